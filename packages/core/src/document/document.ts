@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { batchSchema } from '../batch/batch';
+import { colorwaySchema } from '../recipe/recipe';
+import { baseSchema } from '../shelf/base';
+import { dyeSchema } from '../shelf/dye';
+import { potSchema } from '../shelf/pot';
+import { stockSchema } from '../shelf/stock';
+import { studioSchema } from '../shelf/studio';
+
+/** The one open document: what the application exports and imports, and what `plan` reads. */
+export const documentSchema = z.strictObject({
+  format: z.literal('ythrion', { error: 'The field “format” must be "ythrion".' }),
+  version: z.literal(1, { error: 'This application reads version 1 documents.' }),
+  studio: studioSchema.optional(),
+  bases: z.array(baseSchema).default([]),
+  dyes: z.array(dyeSchema).default([]),
+  stocks: z.array(stockSchema).default([]),
+  pots: z.array(potSchema).default([]),
+  /** One item per saved version; versions of one colorway share its id. */
+  colorways: z.array(colorwaySchema).default([]),
+  batches: z.array(batchSchema).default([]),
+});
+
+export type StudioDocument = z.infer<typeof documentSchema>;
+
+/** The JSON Schema of the document as it is written, generated from the same source that checks it. */
+export function documentJsonSchema(): unknown {
+  return z.toJSONSchema(documentSchema, { io: 'input', target: 'draft-2020-12' });
+}

@@ -1,0 +1,137 @@
+import { admitEntry } from '../batch/admit';
+import type { Batch } from '../batch/batch';
+import { FieldError } from '../figure/fieldError';
+import { formulate, type Shelf } from '../recipe/materials';
+import { planFormulation } from '../recipe/plan';
+import { documentSchema, type StudioDocument } from './document';
+
+/** One thing wrong with a document. */
+export interface Problem {
+  /** Path of the field: `colorways.0.recipe.goods.1.baseId`; empty for the document itself. */
+  field: string;
+  message: string;
+}
+
+/** A document that cannot be taken, with everything that is wrong with it. */
+export class DocumentError extends Error {
+  override readonly name = 'DocumentError';
+  constructor(readonly problems: readonly Problem[]) {
+    super(problems.map(({ field, message }) => (field === '' ? message : `${field}: ${message}`)).join('\n'));
+  }
+}
+
+/**
+ * Reads a parsed JSON value as a document: shape, ranges, and that every id names something.
+ * @param known what is already on the shelf, so that a document may refer to it
+ * @throws DocumentError with every problem found
+ */
+export function readDocument(
+  value: unknown,
+  known: Shelf = { bases: [], dyes: [], stocks: [] },
+): StudioDocument {
+  const parsed = documentSchema.safeParse(value);
+  if (!parsed.success) throw new DocumentError(problemsOf(parsed.error.issues));
+  const document = parsed.data;
+  const problems = [...duplicates(document), ...references(document, known)];
+  if (problems.length > 0) throw new DocumentError(problems);
+  return document;
+}
+
+interface ShapeIssue {
+  path: readonly PropertyKey[];
+  message: string;
+  code?: string | undefined;
+  keys?: readonly string[];
+}
+
+/** Schema issues as problems in a dyer's words. */
+export function problemsOf(issues: readonly ShapeIssue[]): Problem[] {
+  return issues.map((issue) => ({
+    field: issue.path.map(String).join('.'),
+    message:
+      issue.code === 'unrecognized_keys'
+        ? `There is no field ${(issue.keys ?? []).map((key) => `“${key}”`).join(', ')} here.`
+        : issue.message,
+  }));
+}
+
+function duplicates(document: StudioDocument): Problem[] {
+  const found: Problem[] = [];
+  const check = (list: string, keys: readonly string[]): void => {
+    const seen = new Set<string>();
+    keys.forEach((key, i) => {
+      if (seen.has(key))
+        found.push({ field: `${list}.${i}.id`, message: `The id “${key}” stands here twice.` });
+      seen.add(key);
+    });
+  };
+  check(
+    'bases',
+    document.bases.map((item) => item.id),
+  );
+  check(
+    'dyes',
+    document.dyes.map((item) => item.id),
+  );
+  check(
+    'stocks',
+    document.stocks.map((item) => item.id),
+  );
+  check(
+    'pots',
+    document.pots.map((item) => item.id),
+  );
+  check(
+    'colorways',
+    document.colorways.map((item) => `${item.id} version ${item.version}`),
+  );
+  check(
+    'batches',
+    document.batches.map((item) => item.id),
+  );
+  return found;
+}
+
+function references(document: StudioDocument, known: Shelf): Problem[] {
+  const shelf: Shelf = {
+    bases: [...document.bases, ...known.bases],
+    dyes: [...document.dyes, ...known.dyes],
+    stocks: [...document.stocks, ...known.stocks],
+  };
+  const problems: Problem[] = [];
+  const attempt = (prefix: string, work: () => void): void => {
+    try {
+      work();
+    } catch (error) {
+      if (!(error instanceof FieldError)) throw error;
+      problems.push({ field: `${prefix}.${error.field}`, message: error.message });
+    }
+  };
+  document.stocks.forEach((stock, i) => {
+    if (!shelf.dyes.some((dye) => dye.id === stock.dyeId))
+      problems.push({
+        field: `stocks.${i}.dyeId`,
+        message: `There is no dye with the id “${stock.dyeId}”. Name one that is on the shelf.`,
+      });
+  });
+  document.colorways.forEach((colorway, i) =>
+    attempt(`colorways.${i}`, () => formulate(colorway.name, colorway.recipe, shelf)),
+  );
+  document.batches.forEach((batch, i) => attempt(`batches.${i}`, () => checkBatch(batch, shelf)));
+  return problems;
+}
+
+function checkBatch(batch: Batch, shelf: Shelf): void {
+  const { formulation } = batch;
+  formulate(batch.name, formulation.recipe, formulation);
+  const plan = planFormulation(formulation);
+  const dyes = [...formulation.dyes, ...shelf.dyes];
+  batch.entries.forEach((entry, i) => {
+    try {
+      admitEntry(entry, plan, dyes, batch.entries.slice(0, i));
+    } catch (error) {
+      if (error instanceof FieldError) throw new FieldError(`entries.${i}.${error.field}`, error.message);
+      throw error;
+    }
+  });
+}

@@ -1,0 +1,37 @@
+import { riseMinutes, SET_METHOD_NAMES, setMethodFacts } from './setMethods';
+import { setWindow } from './setWindow';
+
+describe('usual settings (common practice, no source)', () => {
+  test('steam 15-30 min, oven about 93 °C for 30 min, simmer hold 20-30 min, warm rest at about 30 °C', () => {
+    expect(setMethodFacts('steam').usualMinutes).toBeGreaterThanOrEqual(15);
+    expect(setMethodFacts('steam').usualMinutes).toBeLessThanOrEqual(30);
+    expect(setMethodFacts('oven')).toMatchObject({ usualC: 93, usualMinutes: 30 });
+    expect(setMethodFacts('simmer').usualMinutes).toBeGreaterThanOrEqual(20);
+    expect(setMethodFacts('simmer').usualMinutes).toBeLessThanOrEqual(30);
+    expect(setMethodFacts('warm rest').usualC).toBe(30);
+  });
+  test('every method’s usual temperature lies in its own range', () => {
+    for (const name of SET_METHOD_NAMES) {
+      const { range, usualC } = setMethodFacts(name);
+      expect([name, usualC >= range[0] && usualC <= range[1]]).toEqual([name, true]);
+    }
+  });
+  test('a warm rest is never presented as equal to a heat set', () =>
+    expect(setMethodFacts('warm rest').confidence).toMatch(/Not equal/));
+});
+
+test('wool and nylon set at 85-98 °C; silk in the pot lowers the ceiling to 88 °C', () => {
+  expect(setWindow([{ fiber: 'wool', percent: 100 }])).toMatchObject({ low: 85, high: 98 });
+  expect(
+    setWindow([
+      { fiber: 'wool', percent: 70 },
+      { fiber: 'silk', percent: 30 },
+    ]),
+  ).toEqual({ low: 75, high: 88, limitedBy: 'silk' });
+  expect(setWindow([{ fiber: 'cotton', percent: 100 }])).toBeUndefined();
+});
+
+test('a rise of 60 °C at 1.5 °C a minute takes 40 minutes; cooling is no rise', () => {
+  expect(riseMinutes(25, 85)).toBeCloseTo(40, 9);
+  expect(riseMinutes(90, 40)).toBe(0);
+});

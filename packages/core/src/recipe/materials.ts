@@ -1,0 +1,61 @@
+import { FieldError } from '../figure/fieldError';
+import type { Base } from '../shelf/base';
+import type { Dye } from '../shelf/dye';
+import type { Pot } from '../shelf/pot';
+import type { Stock } from '../shelf/stock';
+import type { Formulation, Recipe } from './recipe';
+
+/** Everything a recipe may refer to. */
+export interface Shelf {
+  bases: readonly Base[];
+  dyes: readonly Dye[];
+  stocks: readonly Stock[];
+}
+
+/** Finds a thing by id, or says which field names something unknown. @throws FieldError */
+export function named<T extends { id: string }>(
+  things: readonly T[],
+  id: string,
+  field: string,
+  what: string,
+): T {
+  const found = things.find((thing) => thing.id === id);
+  if (!found)
+    throw new FieldError(field, `There is no ${what} with the id “${id}”. Name one that is on the shelf.`);
+  return found;
+}
+
+/**
+ * Puts a recipe together with just the materials it names, so that it can be kept and planned by itself.
+ * @throws FieldError when an id is unknown, or a jar holds another dye than the line that pours from it
+ */
+export function formulate(name: string, recipe: Recipe, shelf: Shelf, pot: Pot | null = null): Formulation {
+  const bases = new Map<string, Base>();
+  const dyes = new Map<string, Dye>();
+  const stocks = new Map<string, Stock>();
+  recipe.goods.forEach((line, i) => {
+    bases.set(line.baseId, named(shelf.bases, line.baseId, `recipe.goods.${i}.baseId`, 'yarn base'));
+  });
+  recipe.passes.forEach((pass, p) => {
+    pass.dyes.forEach((line, d) => {
+      const field = `recipe.passes.${p}.dyes.${d}`;
+      dyes.set(line.dyeId, named(shelf.dyes, line.dyeId, `${field}.dyeId`, 'dye'));
+      if (line.stockId === null) return;
+      const stock = named(shelf.stocks, line.stockId, `${field}.stockId`, 'stock jar');
+      if (stock.dyeId !== line.dyeId)
+        throw new FieldError(
+          `${field}.stockId`,
+          'This jar holds another dye than the line that pours from it.',
+        );
+      stocks.set(stock.id, stock);
+    });
+  });
+  return {
+    name,
+    recipe,
+    bases: [...bases.values()],
+    dyes: [...dyes.values()],
+    stocks: [...stocks.values()],
+    pot,
+  };
+}

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from './common';
+import { quantity } from './quantitySchema';
+
+/** Acid dyes by the pH they are dyed at; decides how gently a bath must be led. */
+export const DYE_CLASSES = [
+  'unknown',
+  'leveling',
+  'half-milling',
+  'milling',
+  'super-milling',
+  'metal complex',
+] as const;
+
+/** A dye powder. */
+export const dyeSchema = z.strictObject({
+  id: idSchema,
+  code: codeSchema.default(''),
+  name: nameSchema,
+  dyeClass: z
+    .enum(DYE_CLASSES, { error: `A dye class must be one of ${DYE_CLASSES.join(', ')}.` })
+    .default('unknown'),
+  /** Grams of one level teaspoon, weighed on the studio's scale; null until it has been. */
+  gramsPerTeaspoon: quantity('dyeMass').nullable().default(null),
+  /** The dye's color on undyed wool at `swatchDosPercent`, for drawing only. */
+  swatchHex: hexSchema,
+  swatchDosPercent: quantity('dos').default(1),
+  /** Strength of the jar in use against standard; 1 is standard. */
+  lotStrength: z
+    .number({ error: 'Lot strength must be a number; standard is 1.' })
+    .gt(0, { error: 'Lot strength must be more than zero; standard is 1.' })
+    .lte(5, { error: 'Lot strength cannot be over 5; standard is 1.' })
+    .default(1),
+  /** What a jar of powder cost, in cents of the studio's currency; null when not known. */
+  jarPriceCents: z
+    .int({ error: 'A price must be whole cents.' })
+    .min(0, { error: 'A price cannot be negative.' })
+    .nullable()
+    .default(null),
+  jarGrams: quantity('dyeMass').nullable().default(null),
+  note: noteSchema.default(''),
+  retired: z.boolean().default(false),
+});
+
+export type Dye = z.infer<typeof dyeSchema>;

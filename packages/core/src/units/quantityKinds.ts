@@ -1,0 +1,182 @@
+/** What a quantity measures; decides which units a field accepts. */
+export type Dimension =
+  'mass' | 'volume' | 'percent' | 'temperature' | 'time' | 'ratio' | 'concentration' | 'number';
+
+/** Everything a field needs to know about the amount it holds. */
+export interface QuantityKind {
+  dimension: Dimension;
+  /** The unit values are kept and shown in. */
+  unit: '' | 'g' | 'mL' | '%' | '°C' | 'min' | 'mL/g' | 'g/L';
+  /** The name of the amount in a sentence. */
+  noun: string;
+  /** Lowest and highest value that can be; outside is refused. */
+  possible: readonly [number, number];
+  /** Lowest and highest value usually met; outside is asked about, never blocked. */
+  usual: readonly [number, number];
+  /** Values the up and down keys step through. */
+  ladder: readonly number[];
+  /** A value just above zero is allowed but zero itself is not. */
+  aboveZero?: boolean;
+  whole?: boolean;
+}
+
+const MASSES = [1, 5, 10, 20, 50, 100, 150, 200, 250, 300, 400, 500, 600, 800, 1000, 1500, 2000];
+
+/**
+ * The amounts of the trade. Usual ranges are common practice, no source; the possible ranges of depth (12 %)
+ * and stock strength (10 %) are this application's own limits.
+ */
+export const QUANTITY_KINDS = {
+  fiberMass: {
+    dimension: 'mass',
+    unit: 'g',
+    noun: 'mass',
+    possible: [0, 100_000],
+    usual: [2, 5000],
+    ladder: MASSES,
+    aboveZero: true,
+  },
+  dos: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'depth of shade',
+    possible: [0, 12],
+    usual: [0.02, 4],
+    ladder: [0.025, 0.05, 0.1, 0.25, 0.5, 1, 2, 3, 4],
+    aboveZero: true,
+  },
+  stockStrength: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'stock strength',
+    possible: [0, 10],
+    usual: [0.05, 5],
+    ladder: [0.1, 0.25, 0.5, 1, 2, 4],
+    aboveZero: true,
+  },
+  volume: {
+    dimension: 'volume',
+    unit: 'mL',
+    noun: 'volume',
+    possible: [0, 200_000],
+    usual: [0.5, 60_000],
+    ladder: [1, 2.5, 5, 10, 25, 50, 100, 200, 250, 500, 1000, 2000, 3000, 4000, 6000, 8000, 10_000],
+    aboveZero: true,
+  },
+  dyeMass: {
+    dimension: 'mass',
+    unit: 'g',
+    noun: 'dye',
+    possible: [0, 2000],
+    usual: [0.01, 100],
+    ladder: [0.1, 0.25, 0.5, 1, 2, 4, 5, 10, 20, 50, 100],
+    aboveZero: true,
+  },
+  acidPerLiter: {
+    dimension: 'concentration',
+    unit: 'g/L',
+    noun: 'acid per liter',
+    possible: [0, 50],
+    usual: [0.1, 8],
+    ladder: [0.25, 0.5, 0.75, 1, 1.5, 2, 3, 4, 5],
+  },
+  acidPercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'acid on weight of goods',
+    possible: [0, 100],
+    usual: [0.3, 15],
+    ladder: [0.5, 1, 2, 3, 4, 5, 6, 8, 10],
+  },
+  acidVolume: {
+    dimension: 'volume',
+    unit: 'mL',
+    noun: 'acid',
+    possible: [0, 20_000],
+    usual: [1, 2000],
+    ladder: [5, 10, 15, 30, 45, 60, 90, 120, 240, 480],
+  },
+  acidMass: {
+    dimension: 'mass',
+    unit: 'g',
+    noun: 'acid',
+    possible: [0, 5000],
+    usual: [0.5, 200],
+    ladder: [1, 2.5, 5, 7.5, 10, 15, 20, 30, 40],
+  },
+  liquorRatio: {
+    dimension: 'ratio',
+    unit: 'mL/g',
+    noun: 'liquor ratio',
+    possible: [2, 300],
+    usual: [8, 60],
+    ladder: [5, 10, 15, 20, 25, 30, 40, 50, 60],
+  },
+  temperature: {
+    dimension: 'temperature',
+    unit: '°C',
+    noun: 'temperature',
+    possible: [10, 130],
+    usual: [25, 100],
+    ladder: [30, 60, 75, 80, 82, 85, 88, 90, 93, 95, 98, 100],
+  },
+  minutes: {
+    dimension: 'time',
+    unit: 'min',
+    noun: 'time',
+    possible: [0, 4320],
+    usual: [0, 1440],
+    ladder: [5, 10, 15, 20, 25, 30, 40, 45, 60, 90, 120, 180, 480, 720],
+  },
+  count: {
+    dimension: 'number',
+    unit: '',
+    noun: 'count',
+    possible: [1, 1000],
+    usual: [1, 100],
+    ladder: [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 30, 60],
+    whole: true,
+  },
+  fiberPercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'fiber share',
+    possible: [0, 100],
+    usual: [1, 100],
+    ladder: [5, 10, 15, 20, 25, 30, 40, 50, 60, 70, 75, 80, 90, 100],
+    aboveZero: true,
+  },
+  price: {
+    dimension: 'number',
+    unit: '',
+    noun: 'price',
+    possible: [0, 100_000],
+    usual: [0, 500],
+    ladder: [5, 10, 15, 20, 30, 50],
+  },
+  ph: {
+    dimension: 'number',
+    unit: '',
+    noun: 'pH',
+    possible: [0, 14],
+    usual: [2, 8],
+    ladder: [3, 3.5, 4, 4.5, 5, 5.5, 6, 7],
+  },
+} as const satisfies Record<string, QuantityKind>;
+
+export type QuantityKindName = keyof typeof QUANTITY_KINDS;
+
+/** Looks a kind up under its general type. */
+export const quantityKind = (name: QuantityKindName): QuantityKind => QUANTITY_KINDS[name];
+
+/** The next value up or down the kind's ladder from where the amount stands now. */
+export function stepQuantity(name: QuantityKindName, value: number | undefined, direction: 1 | -1): number {
+  const { ladder } = quantityKind(name);
+  const first = ladder[0] ?? 1;
+  if (value === undefined) return first;
+  const beyond =
+    direction === 1
+      ? ladder.find((rung) => rung > value + 1e-9)
+      : ladder.findLast((rung) => rung < value - 1e-9);
+  return beyond ?? value;
+}

@@ -1,0 +1,91 @@
+import {
+  baseSchema,
+  dyeSchema,
+  formulate,
+  recipeSchema,
+  stockSchema,
+  type Formulation,
+  type Recipe,
+} from '../src';
+
+/** Materials and recipes the core's tests share. Invented. */
+export const WOOL = baseSchema.parse({
+  id: 'wool',
+  name: 'Sexton worsted',
+  fibers: [{ fiber: 'wool', percent: 100 }],
+  putUpGrams: 100,
+});
+export const SOCK = baseSchema.parse({
+  id: 'sock',
+  name: 'Ratchet sock',
+  superwash: true,
+  putUpGrams: 100,
+  fibers: [
+    { fiber: 'merino', percent: 75 },
+    { fiber: 'nylon', percent: 25 },
+  ],
+});
+export const SILK = baseSchema.parse({
+  id: 'silk',
+  name: 'Silk single',
+  fibers: [{ fiber: 'silk', percent: 100 }],
+  putUpGrams: 50,
+});
+export const COTTON_BLEND = baseSchema.parse({
+  id: 'blend',
+  name: 'Wool and cotton',
+  putUpGrams: 100,
+  fibers: [
+    { fiber: 'wool', percent: 80 },
+    { fiber: 'cotton', percent: 20 },
+  ],
+});
+
+export const BLUE = dyeSchema.parse({
+  id: 'blue',
+  name: 'Vault Blue',
+  swatchHex: '#22449a',
+  jarPriceCents: 1400,
+  jarGrams: 56,
+});
+export const RED = dyeSchema.parse({ id: 'red', name: 'Bell Red', swatchHex: '#b0202c' });
+export const STRONG_RED = dyeSchema.parse({
+  id: 'strong',
+  name: 'Strong Red',
+  swatchHex: '#b0202c',
+  lotStrength: 1.25,
+});
+
+export const BLUE_1 = stockSchema.parse({ id: 'blue-1', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 });
+export const BLUE_4 = stockSchema.parse({ id: 'blue-4', dyeId: 'blue', strengthPercent: 4, volumeMl: 500 });
+export const RED_1 = stockSchema.parse({ id: 'red-1', dyeId: 'red', strengthPercent: 1, volumeMl: 500 });
+
+export const SHELF = {
+  bases: [WOOL, SOCK, SILK, COTTON_BLEND],
+  dyes: [BLUE, RED, STRONG_RED],
+  stocks: [BLUE_1, BLUE_4, RED_1],
+};
+
+export function recipe(changes: Partial<Recipe> = {}): Recipe {
+  return recipeSchema.parse({
+    goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],
+    wettingMinutes: 30,
+    passes: [
+      {
+        id: 'p1',
+        method: 'immersion',
+        dyes: [
+          { id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: 'blue-1' },
+          { id: 'd2', dyeId: 'red', dosPercent: 0.25, stockId: 'red-1' },
+        ],
+        water: { basis: 'ratio', value: 30 },
+        acid: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
+      },
+    ],
+    set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },
+    ...changes,
+  });
+}
+
+export const formulation = (changes: Partial<Recipe> = {}): Formulation =>
+  formulate('Vesper bell', recipe(changes), SHELF);
