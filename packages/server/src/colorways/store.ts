@@ -1,0 +1,57 @@
+import type { Transaction } from 'sequelize';
+import { formulate, type Colorway, type ColorwayOnList } from '@ythrion/core';
+import { Conflict, NotFound } from '../http/refusals';
+import { materials } from '../shelf/store';
+import type { Storage } from '../storage/storage';
+
+/** The newest version of every colorway, by name. */
+export async function newestColorways(storage: Storage): Promise<ColorwayOnList[]> {
+  const all = await storage.models.colorways.findAll({ order: ['name', ['version', 'DESC']] });
+  const seen = new Set<string>();
+  return all.map((row) => row.get({ plain: true })).filter((row) => !seen.has(row.id) && seen.add(row.id));
+}
+
+/** Every version of one colorway, newest first. @throws NotFound */
+export async function versionsOf(storage: Storage, id: string): Promise<ColorwayOnList[]> {
+  const rows = await storage.models.colorways.findAll({ where: { id }, order: [['version', 'DESC']] });
+  if (rows.length === 0) throw new NotFound(`There is no colorway with the id “${id}”.`);
+  return rows.map((row) => row.get({ plain: true }));
+}
+
+/** All versions of all colorways, for export. */
+export async function allVersions(storage: Storage): Promise<Colorway[]> {
+  const rows = await storage.models.colorways.findAll({ order: ['id', 'version'] });
+  return rows.map((row) => {
+    const { savedAt: _, ...colorway } = row.get({ plain: true });
+    return colorway;
+  });
+}
+
+/**
+ * Saves a version. A version once saved never changes: sending the same one again is answered with what is kept.
+ * @throws Conflict when the version exists with other content, or leaves a gap
+ * @throws FieldError when the recipe names something that is not on the shelf
+ */
+export async function saveVersion(
+  storage: Storage,
+  colorway: Colorway,
+  transaction: Transaction,
+): Promise<ColorwayOnList> {
+  formulate(colorway.name, colorway.recipe, await materials(storage, transaction));
+  const newest = (
+    await storage.models.colorways.findOne({
+      where: { id: colorway.id },
+      order: [['version', 'DESC']],
+      transaction,
+    })
+  )?.get({ plain: true });
+  const expected = (newest?.version ?? 0) + 1;
+  if (colorway.version !== expected)
+    throw new Conflict(
+      'version',
+      `The next version of this colorway is ${expected}, not ${colorway.version}. It was saved elsewhere meanwhile; open it again.`,
+    );
+  const row = { ...colorway, savedAt: new Date().toISOString() };
+  await storage.models.colorways.create(row, { transaction });
+  return row;
+}

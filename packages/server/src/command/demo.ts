@@ -1,0 +1,26 @@
+import { existsSync } from 'node:fs';
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import { importDocument } from '../document/importDocument';
+import { openStudio, studioFile } from '../storage/openStudio';
+import { SettingError } from './places';
+
+const MARK = 'this-is-a-demo.txt';
+
+/**
+ * Makes a data folder fresh and loads the demo studio into it. Only a folder that is empty or was made by an
+ * earlier demo is ever cleared.
+ * @throws SettingError when the folder holds a studio of the user's own
+ */
+export async function loadDemo(folder: string, documentFile: string): Promise<void> {
+  if (existsSync(studioFile(folder)) && !existsSync(path.join(folder, MARK)))
+    throw new SettingError(
+      `${folder} holds a studio of your own. The demo never touches it; choose another folder with YTHRION_DATA.`,
+    );
+  for (const ending of ['', '-wal', '-shm']) await rm(`${studioFile(folder)}${ending}`, { force: true });
+  await mkdir(folder, { recursive: true });
+  await writeFile(path.join(folder, MARK), 'This folder is made fresh by the demo. Nothing in it is kept.\n');
+  const storage = await openStudio(folder);
+  await importDocument(storage, JSON.parse(await readFile(documentFile, 'utf8')));
+  await storage.close();
+}

@@ -1,0 +1,27 @@
+import os from 'node:os';
+import path from 'node:path';
+
+export const DEFAULT_PORT = 4780;
+
+/** Where the user's own studio is kept unless YTHRION_DATA says otherwise. */
+export function dataFolder(): string {
+  return path.resolve(process.env.YTHRION_DATA || path.join(os.homedir(), '.ythrion'));
+}
+
+/** A wrong setting, in a sentence. */
+export class SettingError extends Error {
+  override readonly name = 'SettingError';
+}
+
+/** The port to listen on. @throws SettingError when PORT is not one */
+export function port(): number {
+  const asked = process.env.PORT;
+  if (asked === undefined || asked === '') return DEFAULT_PORT;
+  const number = Number(asked);
+  if (!Number.isInteger(number) || number < 0 || number > 65535)
+    throw new SettingError(`PORT must be a whole number from 0 to 65535, not “${asked}”.`);
+  return number;
+}
+
+/** The address to listen on: this machine only, unless HOST opens it to the studio's network. */
+export const host = (): string => process.env.HOST || '127.0.0.1';

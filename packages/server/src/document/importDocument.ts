@@ -1,0 +1,148 @@
+import type { Transaction } from 'sequelize';
+import {
+  DocumentError,
+  readDocument,
+  SHELF_RESOURCES,
+  type ImportReport,
+  type Problem,
+  type ShelfResource,
+  type StudioDocument,
+} from '@ythrion/core';
+import { insertBatch, readBatch } from '../batches/store';
+import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
+import { sameContent } from '../storage/sameContent';
+import type { Storage } from '../storage/storage';
+
+/**
+ * Takes a document in, all or nothing. What is here already and the same is left; what is here and different
+ * is refused, so that an import never rewrites a record.
+ * @param value a parsed JSON value, not yet checked
+ * @throws DocumentError with everything that stands in the way
+ */
+export function importDocument(storage: Storage, value: unknown): Promise<ImportReport> {
+  return storage.write(async (transaction) => {
+    const document = readDocument(value, await materials(storage, transaction));
+    const report: ImportReport = { added: 0, unchanged: 0 };
+    const problems: Problem[] = [];
+    for (const resource of SHELF_RESOURCES)
+      await takeShelf(storage, resource, document, report, problems, transaction);
+    await takeColorways(storage, document, report, problems, transaction);
+    await takeBatches(storage, document, report, problems, transaction);
+    if (problems.length > 0) throw new DocumentError(problems);
+    if (document.studio) await putStudio(storage, document.studio, transaction);
+    return report;
+  });
+}
+
+async function takeShelf<R extends ShelfResource>(
+  storage: Storage,
+  resource: R,
+  document: StudioDocument,
+  report: ImportReport,
+  problems: Problem[],
+  transaction: Transaction,
+): Promise<void> {
+  const here = new Map((await list(storage, resource, transaction)).map((item) => [item.id, item]));
+  const items = document[resource] as ShelfItems[R][];
+  for (const [i, item] of items.entries()) {
+    const known = here.get(item.id);
+    if (known && sameContent(known, item)) report.unchanged += 1;
+    else if (known)
+      problems.push({
+        field: `${resource}.${i}.id`,
+        message: `“${item.id}” is on the shelf already, with other content.`,
+      });
+    else {
+      await putItem(storage, resource, item, transaction);
+      report.added += 1;
+    }
+  }
+}
+
+async function takeColorways(
+  storage: Storage,
+  document: StudioDocument,
+  report: ImportReport,
+  problems: Problem[],
+  transaction: Transaction,
+): Promise<void> {
+  const ordered = document.colorways
+    .map((colorway, i) => ({ colorway, i }))
+    .toSorted((a, b) => a.colorway.version - b.colorway.version);
+  for (const { colorway, i } of ordered) {
+    const { id, version } = colorway;
+    const known = (await storage.models.colorways.findOne({ where: { id, version }, transaction }))?.get({
+      plain: true,
+    });
+    if (!known) {
+      await storage.models.colorways.create(
+        { ...colorway, savedAt: new Date().toISOString() },
+        { transaction },
+      );
+      report.added += 1;
+      continue;
+    }
+    const { savedAt: _, ...kept } = known;
+    if (sameContent(kept, colorway)) report.unchanged += 1;
+    else
+      problems.push({
+        field: `colorways.${i}.version`,
+        message: `Version ${version} of “${colorway.name}” is here already, with other content.`,
+      });
+  }
+}
+
+async function takeBatches(
+  storage: Storage,
+  document: StudioDocument,
+  report: ImportReport,
+  problems: Problem[],
+  transaction: Transaction,
+): Promise<void> {
+  for (const [i, batch] of document.batches.entries()) {
+    if (await storage.models.batches.findByPk(batch.id, { transaction })) {
+      const known = await readBatch(storage, batch.id, transaction);
+      if (sameContent(known, { ...batch, code: batch.code || known.code })) report.unchanged += 1;
+      else
+        problems.push({
+          field: `batches.${i}.id`,
+          message: `Batch “${batch.name}” is here already, with other content.`,
+        });
+      continue;
+    }
+    const problem = await missing(storage, batch, i, transaction);
+    if (problem) problems.push(problem);
+    else {
+      await insertBatch(storage, batch, transaction);
+      report.added += 1;
+    }
+  }
+}
+
+async function missing(
+  storage: Storage,
+  batch: StudioDocument['batches'][number],
+  i: number,
+  transaction: Transaction,
+): Promise<Problem | null> {
+  const { colorwayId, colorwayVersion, againOf, code } = batch;
+  if (
+    colorwayId !== null &&
+    !(await storage.models.colorways.findOne({
+      where: { id: colorwayId, version: colorwayVersion ?? 0 },
+      transaction,
+    }))
+  )
+    return {
+      field: `batches.${i}.colorwayId`,
+      message: `There is no version ${colorwayVersion ?? 'named'} of a colorway with the id “${colorwayId}”.`,
+    };
+  if (againOf !== null && !(await storage.models.batches.findByPk(againOf, { transaction })))
+    return {
+      field: `batches.${i}.againOf`,
+      message: `There is no batch with the id “${againOf}” before this one.`,
+    };
+  if (code !== '' && (await storage.models.batches.findOne({ where: { code }, transaction })))
+    return { field: `batches.${i}.code`, message: `The code ${code} belongs to another batch.` };
+  return null;
+}

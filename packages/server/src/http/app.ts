@@ -1,0 +1,69 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { API } from '@ythrion/core';
+import { batchRoutes } from '../batches/routes';
+import { colorwayRoutes } from '../colorways/routes';
+import { documentRoutes } from '../document/routes';
+import { findRoutes } from '../find/routes';
+import { shelfRoutes } from '../shelf/routes';
+import type { Storage } from '../storage/storage';
+import { NotFound, refusals } from './refusals';
+
+const JSON_LIMIT = '1mb';
+const DOCUMENT_LIMIT = '32mb';
+const REQUESTS_PER_MINUTE = 6000;
+
+/**
+ * The HTTP face of a studio.
+ * @param site folder of the built screens; left out where only the API is wanted
+ */
+export function createApp(storage: Storage, log: Logger, site?: string): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 60_000,
+      limit: REQUESTS_PER_MINUTE,
+      standardHeaders: true,
+      legacyHeaders: false,
+      message: { message: 'Too many requests. Wait a minute.', problems: [] },
+    }),
+  );
+  app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
+  app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
+  app.get(API.health, (_request, response) => void response.json({ ok: true }));
+  app.use(
+    shelfRoutes(storage),
+    colorwayRoutes(storage),
+    batchRoutes(storage),
+    documentRoutes(storage),
+    findRoutes(storage),
+  );
+  app.use('/api', () => {
+    throw new NotFound('There is nothing at this address.');
+  });
+  if (site !== undefined && existsSync(site)) serveSite(app, site);
+  app.use(refusals(log));
+  return app;
+}
+
+function serveSite(app: Express, site: string): void {
+  app.use('/assets', express.static(path.join(site, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(express.static(site, { index: false }));
+  app.get(/.*/, (_request, response) => response.sendFile(path.join(site, 'index.html')));
+}

@@ -1,0 +1,54 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { Command } from 'commander';
+import { DocumentError, FieldError } from '@ythrion/core';
+import { DataFolderError } from './storage/openStudio';
+import { loadDemo } from './command/demo';
+import { exportTo, importFrom, planFile } from './command/documents';
+import { dataFolder, SettingError } from './command/places';
+import { serve } from './command/serve';
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../../..');
+const site = path.join(root, 'packages/web/dist');
+const demoFolder = (): string => path.resolve(process.env.YTHRION_DATA || path.join(root, '.cache/demo'));
+
+const program = new Command('ythrion').description(
+  'Formulate acid dye colorways, run the dye day, keep a record that can be dyed again.',
+);
+program
+  .command('serve')
+  .description('serve your own studio')
+  .action(() => serve(dataFolder(), site));
+program
+  .command('demo')
+  .description('serve the demo studio from a fresh data folder')
+  .action(async () => {
+    await loadDemo(demoFolder(), path.join(root, 'demo/studio.json'));
+    await serve(demoFolder(), site);
+  });
+program
+  .command('plan')
+  .description('print the full plan of a colorway document as JSON')
+  .argument('<file>', 'a document with the colorway and everything it names')
+  .option('--colorway <id>', 'which colorway, when the document holds several')
+  .action((file: string, options: { colorway?: string }) => planFile(file, options.colorway));
+program
+  .command('export')
+  .description('write the whole studio as one document')
+  .argument('[file]', 'where to; standard output when left out')
+  .action((file?: string) => exportTo(dataFolder(), file));
+program
+  .command('import')
+  .description('take a document in, all or nothing')
+  .argument('<file>')
+  .action((file: string) => importFrom(dataFolder(), file));
+
+program.parseAsync().catch((error: unknown) => {
+  const known =
+    error instanceof DocumentError ||
+    error instanceof FieldError ||
+    error instanceof DataFolderError ||
+    error instanceof SettingError;
+  process.stderr.write(`${known ? error.message : (error as Error).stack}\n`);
+  process.exit(1);
+});

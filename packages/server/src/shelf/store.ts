@@ -1,0 +1,113 @@
+import type { CreationAttributes, ModelStatic, Transaction } from 'sequelize';
+import type {
+  Base,
+  Dye,
+  Pot,
+  Shelf,
+  ShelfResource,
+  ShelfResponse,
+  Stock,
+  StockOnShelf,
+  Studio,
+} from '@ythrion/core';
+import { DEFAULT_STUDIO } from '@ythrion/core';
+import { Conflict } from '../http/refusals';
+import type { Row } from '../storage/models';
+import type { Storage } from '../storage/storage';
+
+/** What each shelf resource holds. */
+export interface ShelfItems {
+  bases: Base;
+  dyes: Dye;
+  stocks: Stock;
+  pots: Pot;
+}
+
+/** Everything on the shelf, retired things included, each jar with what is left in it. */
+export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
+  const [studio, bases, dyes, stocks, pots, drawn] = await Promise.all([
+    readStudio(storage, transaction),
+    list(storage, 'bases', transaction),
+    list(storage, 'dyes', transaction),
+    list(storage, 'stocks', transaction),
+    list(storage, 'pots', transaction),
+    drawnMl(storage, transaction),
+  ]);
+  const onShelf = stocks.map((stock): StockOnShelf => ({
+    ...stock,
+    remainingMl: Math.max(0, stock.volumeMl - (drawn.get(stock.id) ?? 0)),
+  }));
+  return { studio, bases, dyes, stocks: onShelf, pots };
+}
+
+/** The studio's own settings. */
+export async function readStudio(storage: Storage, transaction?: Transaction): Promise<Studio> {
+  const row = await storage.models.studio.findByPk(1, { transaction });
+  if (!row) return DEFAULT_STUDIO;
+  const { name, spoons, currency } = row.get({ plain: true });
+  return { name, spoons, currency };
+}
+
+export async function putStudio(storage: Storage, studio: Studio, transaction: Transaction): Promise<void> {
+  await storage.models.studio.upsert({ id: 1, ...studio }, { transaction });
+}
+
+/** The table of a resource, under the type of what it holds. */
+const table = <R extends ShelfResource>(storage: Storage, resource: R): ModelStatic<Row<ShelfItems[R]>> =>
+  storage.models[resource] as ModelStatic<Row<ShelfItems[R]>>;
+
+/** All items of one resource, by name. */
+export async function list<R extends ShelfResource>(
+  storage: Storage,
+  resource: R,
+  transaction?: Transaction,
+): Promise<ShelfItems[R][]> {
+  const order = resource === 'stocks' ? 'id' : 'name';
+  const rows = await table(storage, resource).findAll({ order: [order], transaction });
+  return rows.map((row) => row.get({ plain: true }));
+}
+
+/** Materials a recipe or a record may refer to. */
+export async function materials(storage: Storage, transaction?: Transaction): Promise<Shelf> {
+  const [bases, dyes, stocks] = await Promise.all([
+    list(storage, 'bases', transaction),
+    list(storage, 'dyes', transaction),
+    list(storage, 'stocks', transaction),
+  ]);
+  return { bases, dyes, stocks };
+}
+
+/**
+ * Adds an item, or revises it. Every revision is kept; nothing is ever removed, only retired.
+ * @throws Conflict when a jar names a dye that is not there, or would change to another dye
+ */
+export async function putItem<R extends ShelfResource>(
+  storage: Storage,
+  resource: R,
+  item: ShelfItems[R],
+  transaction: Transaction,
+): Promise<void> {
+  if (resource === 'stocks') await checkJar(storage, item as Stock, transaction);
+  await table(storage, resource).upsert(item as CreationAttributes<Row<ShelfItems[R]>>, { transaction });
+  await storage.models.revisions.create(
+    { resource, itemId: item.id, at: new Date().toISOString(), body: item },
+    { transaction },
+  );
+}
+
+async function checkJar(storage: Storage, jar: Stock, transaction: Transaction): Promise<void> {
+  const dye = await storage.models.dyes.findByPk(jar.dyeId, { transaction });
+  if (!dye)
+    throw new Conflict('dyeId', `There is no dye with the id “${jar.dyeId}”. Name one that is on the shelf.`);
+  const earlier = (await storage.models.stocks.findByPk(jar.id, { transaction }))?.get({ plain: true });
+  if (earlier && earlier.dyeId !== jar.dyeId)
+    throw new Conflict('dyeId', 'A jar cannot change its dye. Retire it and make another.');
+}
+
+async function drawnMl(storage: Storage, transaction?: Transaction): Promise<Map<string, number>> {
+  const [rows] = await storage.sequelize.query(
+    'SELECT stock_id AS id, SUM(ml) AS ml FROM stock_draws GROUP BY stock_id',
+    { transaction },
+  );
+  return new Map((rows as { id: string; ml: number }[]).map((row) => [row.id, row.ml]));
+}

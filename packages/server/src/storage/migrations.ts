@@ -1,0 +1,52 @@
+/** One step of the data file's history. Once landed, a migration is never edited. */
+export interface Migration {
+  name: string;
+  statements: string[];
+}
+
+const appendOnly = (table: string): string[] =>
+  ['UPDATE', 'DELETE'].map(
+    (verb) => `CREATE TRIGGER ${table}_no_${verb.toLowerCase()} BEFORE ${verb} ON ${table}
+      BEGIN SELECT RAISE(ABORT, '${table} is append-only'); END`,
+  );
+
+/** Masses in g, volumes in mL, money in cents, strengths and depths in %: always numbers, the unit in the name. */
+export const MIGRATIONS: Migration[] = [
+  {
+    name: '001-first-loop',
+    statements: [
+      `CREATE TABLE studio (id INTEGER PRIMARY KEY CHECK (id = 1), name TEXT NOT NULL, spoons TEXT NOT NULL, currency TEXT NOT NULL)`,
+      `CREATE TABLE bases (id TEXT PRIMARY KEY, code TEXT NOT NULL, name TEXT NOT NULL, fibers JSON NOT NULL, superwash INTEGER NOT NULL,
+        form TEXT NOT NULL, put_up_grams REAL NOT NULL CHECK (put_up_grams > 0), hex TEXT NOT NULL, note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      `CREATE TABLE dyes (id TEXT PRIMARY KEY, code TEXT NOT NULL, name TEXT NOT NULL, dye_class TEXT NOT NULL, grams_per_teaspoon REAL,
+        swatch_hex TEXT NOT NULL, swatch_dos_percent REAL NOT NULL, lot_strength REAL NOT NULL CHECK (lot_strength > 0),
+        jar_price_cents INTEGER, jar_grams REAL, note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      `CREATE TABLE stocks (id TEXT PRIMARY KEY, code TEXT NOT NULL, dye_id TEXT NOT NULL REFERENCES dyes(id),
+        strength_percent REAL NOT NULL CHECK (strength_percent > 0), volume_ml REAL NOT NULL CHECK (volume_ml > 0), made_on TEXT,
+        note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      `CREATE TABLE pots (id TEXT PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, capacity_ml REAL NOT NULL CHECK (capacity_ml > 0),
+        note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      `CREATE TABLE shelf_revisions (seq INTEGER PRIMARY KEY AUTOINCREMENT, resource TEXT NOT NULL, item_id TEXT NOT NULL, at TEXT NOT NULL, body JSON NOT NULL)`,
+      `CREATE INDEX shelf_revisions_item ON shelf_revisions (resource, item_id)`,
+      `CREATE TABLE colorway_versions (id TEXT NOT NULL, version INTEGER NOT NULL CHECK (version >= 1), code TEXT NOT NULL, name TEXT NOT NULL,
+        note TEXT NOT NULL, recipe JSON NOT NULL, as_written JSON NOT NULL, retired INTEGER NOT NULL, saved_at TEXT NOT NULL, PRIMARY KEY (id, version))`,
+      `CREATE TABLE batches (id TEXT PRIMARY KEY, code TEXT NOT NULL UNIQUE, name TEXT NOT NULL, colorway_id TEXT, colorway_version INTEGER,
+        again_of TEXT REFERENCES batches(id), started_at TEXT NOT NULL, formulation JSON NOT NULL, closed_at TEXT, wog_grams REAL NOT NULL,
+        dos_percent REAL NOT NULL, bases TEXT NOT NULL, dyes TEXT NOT NULL, undyed_hex TEXT NOT NULL, hex TEXT NOT NULL, outcome TEXT,
+        standing TEXT, search TEXT NOT NULL,
+        FOREIGN KEY (colorway_id, colorway_version) REFERENCES colorway_versions (id, version))`,
+      `CREATE INDEX batches_by_date ON batches (started_at DESC, id)`,
+      `CREATE INDEX batches_open ON batches (closed_at) WHERE closed_at IS NULL`,
+      `CREATE TABLE batch_entries (seq INTEGER PRIMARY KEY AUTOINCREMENT, id TEXT NOT NULL UNIQUE, batch_id TEXT NOT NULL REFERENCES batches(id),
+        at TEXT NOT NULL, received_at TEXT NOT NULL, kind TEXT NOT NULL, body JSON NOT NULL)`,
+      `CREATE INDEX batch_entries_batch ON batch_entries (batch_id, seq)`,
+      `CREATE TABLE stock_draws (seq INTEGER PRIMARY KEY AUTOINCREMENT, stock_id TEXT NOT NULL REFERENCES stocks(id),
+        entry_id TEXT NOT NULL REFERENCES batch_entries(id), ml REAL NOT NULL)`,
+      `CREATE INDEX stock_draws_stock ON stock_draws (stock_id, ml)`,
+      ...appendOnly('shelf_revisions'),
+      ...appendOnly('colorway_versions'),
+      ...appendOnly('batch_entries'),
+      ...appendOnly('stock_draws'),
+    ],
+  },
+];

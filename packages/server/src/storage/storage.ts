@@ -1,0 +1,51 @@
+import { Sequelize, Transaction } from 'sequelize';
+import { defineModels, type Models } from './models';
+
+/** The open data file: reads go straight to the models, writes one after the other, each all or nothing. */
+export interface Storage {
+  sequelize: Sequelize;
+  models: Models;
+  /**
+   * Runs `work` in one transaction, after every earlier write. Once it resolves, the change is on the disk:
+   * WAL with synchronous=FULL flushes before a commit is acknowledged.
+   */
+  write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  close(): Promise<void>;
+}
+
+/** Opens a file without migrating it. Foreign keys are on for every connection. */
+export async function connect(file: string): Promise<Storage> {
+  const sequelize = new Sequelize({
+    dialect: 'sqlite',
+    storage: file,
+    logging: false,
+    hooks: { afterConnect: durable },
+  });
+  await sequelize.query('PRAGMA journal_mode = WAL');
+  const models = defineModels(sequelize);
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    sequelize,
+    models,
+    write(work) {
+      const next = last.then(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work));
+      last = next.catch(() => undefined);
+      return next;
+    },
+    async close() {
+      await last;
+      await sequelize.close();
+    },
+  };
+}
+
+/** Every connection sequelize opens, its transactions' own ones included, is set to durable commits. */
+async function durable(connection: unknown): Promise<void> {
+  const database = connection as { exec(sql: string, done: (error: Error | null) => void): void };
+  await new Promise<void>((resolve, reject) => {
+    database.exec(
+      'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;',
+      (error) => (error ? reject(error) : resolve()),
+    );
+  });
+}
