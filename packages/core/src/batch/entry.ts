@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, instantSchema, noteSchema } from '../shelf/common';
 import { quantity } from '../shelf/quantitySchema';
+import { OUTCOMES, STANDINGS } from './words';
 
 const stepIdSchema = z
   .string({ error: 'A step id must be text.' })
@@ -32,10 +33,6 @@ const addedMaterialSchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('water') }),
 ]);
-
-export const BATH_READINGS = ['colored', 'tinted', 'clear'] as const;
-export const OUTCOMES = ['as wanted', 'usable', 'not right'] as const;
-export const STANDINGS = ['trial', 'one-off', 'regular'] as const;
 
 /**
  * One thing that happened to a batch. Entries are only ever added; taking one back is an entry too.

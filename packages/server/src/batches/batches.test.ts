@@ -23,7 +23,7 @@ const poured = (id: string, amount = 200): Record<string, unknown> => ({
   unit: 'mL',
 });
 const remaining = async (): Promise<number> =>
-  (await request(studio.app).get('/api/shelf')).body.stocks[0].remainingMl;
+  (await request(studio.app).get('/api/shelf')).body.stockLeft['blue-1'];
 
 test('a batch begins with a code of its own, runs, is closed, and leaves the running list', async () => {
   const { body } = await start('b1').expect(201);

@@ -1,8 +1,10 @@
 import { existsSync } from 'node:fs';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
+import { readDocument } from '@ythrion/core';
 import { importDocument } from '../document/importDocument';
 import { openStudio, studioFile } from '../storage/openStudio';
+import { bringToToday } from './demoDates';
 import { SettingError } from './places';
 
 const MARK = 'this-is-a-demo.txt';
@@ -21,6 +23,9 @@ export async function loadDemo(folder: string, documentFile: string): Promise<vo
   await mkdir(folder, { recursive: true });
   await writeFile(path.join(folder, MARK), 'This folder is made fresh by the demo. Nothing in it is kept.\n');
   const storage = await openStudio(folder);
-  await importDocument(storage, JSON.parse(await readFile(documentFile, 'utf8')));
+  await importDocument(
+    storage,
+    bringToToday(readDocument(JSON.parse(await readFile(documentFile, 'utf8'))), Date.now()),
+  );
   await storage.close();
 }

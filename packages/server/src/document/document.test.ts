@@ -76,7 +76,7 @@ test('what one studio exports another takes in whole, and exports alike', async 
   const other = await testStudio(false);
   expect((await take(exported, other).expect(201)).body).toEqual({ added: 5, unchanged: 0 });
   expect((await request(other.app).get('/api/document')).body).toEqual(exported);
-  expect((await request(other.app).get('/api/shelf')).body.stocks[0].remainingMl).toBe(280);
+  expect((await request(other.app).get('/api/shelf')).body.stockLeft['blue-1']).toBe(280);
   expect((await take(exported, other)).body).toEqual({ added: 0, unchanged: 5 });
   await other.remove();
 });

@@ -20,6 +20,7 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
     bases: [],
     dyes: [],
     stocks: [],
+    stockLeft: {},
     pots: [],
   });
   await empty.remove();

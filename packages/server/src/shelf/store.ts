@@ -1,15 +1,5 @@
 import type { CreationAttributes, ModelStatic, Transaction } from 'sequelize';
-import type {
-  Base,
-  Dye,
-  Pot,
-  Shelf,
-  ShelfResource,
-  ShelfResponse,
-  Stock,
-  StockOnShelf,
-  Studio,
-} from '@ythrion/core';
+import type { Base, Dye, Pot, Shelf, ShelfResource, ShelfResponse, Stock, Studio } from '@ythrion/core';
 import { DEFAULT_STUDIO } from '@ythrion/core';
 import { Conflict } from '../http/refusals';
 import type { Row } from '../storage/models';
@@ -23,7 +13,7 @@ export interface ShelfItems {
   pots: Pot;
 }
 
-/** Everything on the shelf, retired things included, each jar with what is left in it. */
+/** Everything on the shelf, retired things included, and what is left in each jar. */
 export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
   const [studio, bases, dyes, stocks, pots, drawn] = await Promise.all([
     readStudio(storage, transaction),
@@ -33,11 +23,10 @@ export async function readShelf(storage: Storage, transaction?: Transaction): Pr
     list(storage, 'pots', transaction),
     drawnMl(storage, transaction),
   ]);
-  const onShelf = stocks.map((stock): StockOnShelf => ({
-    ...stock,
-    remainingMl: Math.max(0, stock.volumeMl - (drawn.get(stock.id) ?? 0)),
-  }));
-  return { studio, bases, dyes, stocks: onShelf, pots };
+  const stockLeft = Object.fromEntries(
+    stocks.map((stock) => [stock.id, Math.max(0, stock.volumeMl - (drawn.get(stock.id) ?? 0))]),
+  );
+  return { studio, bases, dyes, stocks, stockLeft, pots };
 }
 
 /** The studio's own settings. */

@@ -1,0 +1,211 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { Link, useParams } from 'react-router';
+import {
+  clockTime,
+  dayOf,
+  entryWords,
+  formatAmount,
+  setMethodFacts,
+  summarizeBatch,
+  type Batch,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { useBatch, useShelf } from '../api/queries';
+import { FigureText } from '../parts/FigureText';
+import { Hank } from '../parts/Hank';
+import { Waiting } from '../parts/Waiting';
+import { batchView } from '../pots/batchView';
+import { CheckBar } from '../pots/CheckBar';
+import { CloseBatch } from '../pots/CloseBatch';
+import { useRecord } from '../pots/useRecord';
+
+/** One batch as it really was: its true recipe, where it left the plan, and everything that happened, in order. */
+export function BatchScreen() {
+  const { id = '' } = useParams();
+  const batch = useBatch(id);
+  const shelf = useShelf();
+  if (!batch.data || !shelf.data) return <Waiting error={batch.error ?? shelf.error} />;
+  return <Record key={id} batch={batch.data} shelf={shelf.data} />;
+}
+
+function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
+  const { plan, state, actual } = useMemo(() => batchView(batch, shelf.dyes), [batch, shelf.dyes]);
+  const summary = useMemo(() => summarizeBatch(batch, batch.entries, shelf.dyes), [batch, shelf.dyes]);
+  const recorder = useRecord(batch.id);
+  return (
+    <Box sx={{ pb: 3 }}>
+      <Box sx={{ display: 'flex', gap: 2, p: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Box sx={{ bgcolor: 'booth', p: 1 }}>
+          <Hank
+            form="twisted"
+            hex={summary.hex}
+            seed={batch.id}
+            label={`Hank of ${batch.name}`}
+            width={72}
+            height={120}
+            unevenness={0.25}
+          />
+        </Box>
+        <Box sx={{ flex: '1 1 260px' }}>
+          <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
+            {batch.name}
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            Batch {batch.code}, begun {dayOf(batch.startedAt)} {clockTime(batch.startedAt)}
+            {batch.formulation.pot && `, in ${batch.formulation.pot.name}`}
+          </Typography>
+          <Typography>
+            {state.closed ? (
+              <>
+                <strong>{state.closed.outcome}</strong>, {state.closed.standing}
+                {state.closed.note && `. ${state.closed.note}`}
+              </>
+            ) : (
+              'Still wet.'
+            )}
+          </Typography>
+          <Typography variant="body2">
+            {batch.colorwayId && (
+              <>
+                <Link to={`/colorways/${batch.colorwayId}`}>Colorway</Link>, version {batch.colorwayVersion}
+                .{' '}
+              </>
+            )}
+            {batch.againOf && (
+              <>
+                Dyed again from <Link to={`/book/${batch.againOf}`}>an earlier batch</Link>.
+              </>
+            )}
+          </Typography>
+        </Box>
+        {!state.closed && (
+          <Button component={Link} to={`/pots/${batch.id}`} variant="contained">
+            To the pot
+          </Button>
+        )}
+        <Button
+          component={Link}
+          to={`/book/${batch.id}/again`}
+          variant={state.closed ? 'contained' : 'outlined'}
+          disabled={actual.recipe === null}
+        >
+          Dye again
+        </Button>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          px: 2,
+          gridTemplateColumns: { xs: '1fr', md: '1.3fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Box>
+          <Typography variant="h2">True recipe</Typography>
+          <Box sx={{ overflowX: 'auto' }}>
+            <Table size="small" aria-label="True recipe">
+              <TableHead>
+                <TableRow>
+                  <TableCell>Dye</TableCell>
+                  <TableCell align="right">Went in</TableCell>
+                  <TableCell align="right">Depth</TableCell>
+                  <TableCell align="right">Planned</TableCell>
+                </TableRow>
+              </TableHead>
+              <TableBody>
+                {actual.dyes.map((dye) => (
+                  <TableRow key={dye.dyeId}>
+                    <TableCell>
+                      {dye.dyeName}
+                      {dye.additions > 1 && `, ${dye.additions} additions`}
+                    </TableCell>
+                    <TableCell align="right">
+                      <FigureText figure={dye.grams} name={`${dye.dyeName} that went in`} />
+                    </TableCell>
+                    <TableCell align="right">
+                      <FigureText figure={dye.dos} name={`True depth of ${dye.dyeName}`} />
+                    </TableCell>
+                    <TableCell align="right">
+                      {dye.plannedDos === null ? 'not planned' : formatAmount(dye.plannedDos, '%')}
+                    </TableCell>
+                  </TableRow>
+                ))}
+                {actual.dyes.length === 0 && (
+                  <TableRow>
+                    <TableCell colSpan={4}>No dye has gone in yet.</TableCell>
+                  </TableRow>
+                )}
+              </TableBody>
+            </Table>
+          </Box>
+          <Typography component="div" sx={{ mt: 1.5 }}>
+            <FigureText figure={plan.wog} name="Weight of goods" /> of {summary.bases}. Bath{' '}
+            <FigureText figure={actual.bath} name="Bath as it was" />
+            {actual.acidPure && (
+              <>
+                , with <FigureText figure={actual.acidPure.grams} name="Pure acid that went in" /> of acid
+              </>
+            )}
+            . Set by {setMethodFacts(plan.set.method).label} at{' '}
+            <FigureText figure={plan.set.temperature} name="Set temperature" /> for{' '}
+            <FigureText figure={plan.set.hold} name="Hold" />.
+          </Typography>
+          <Typography variant="h2" sx={{ mt: 2 }}>
+            Against the plan
+          </Typography>
+          {actual.departures.length === 0 ? (
+            <Typography>Poured as planned.</Typography>
+          ) : (
+            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+              {actual.departures.map((line) => (
+                <li key={line}>
+                  <Typography>{line}</Typography>
+                </li>
+              ))}
+            </Box>
+          )}
+        </Box>
+        <Box>
+          <Typography variant="h2">What happened</Typography>
+          <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+            {batch.entries.map((entry) => (
+              <Typography
+                component="li"
+                variant="body2"
+                key={entry.id}
+                sx={{
+                  py: 0.4,
+                  borderBottom: 1,
+                  borderColor: 'divider',
+                  textDecoration: state.struck.has(entry.id) ? 'line-through' : 'none',
+                }}
+              >
+                {clockTime(entry.at)} {entryWords(entry, plan, [...shelf.dyes, ...batch.formulation.dyes])}
+              </Typography>
+            ))}
+            {batch.entries.length === 0 && <Typography component="li">Nothing yet.</Typography>}
+          </Box>
+        </Box>
+      </Box>
+      {state.closed && (
+        <Box sx={{ maxWidth: 620 }}>
+          <CheckBar recorder={recorder} state={{ ...state, checks: [], notes: [] }} />
+        </Box>
+      )}
+      {!state.closed && state.current === null && (
+        <Box sx={{ maxWidth: 620 }}>
+          <CloseBatch recorder={recorder} batchId={batch.id} />
+        </Box>
+      )}
+    </Box>
+  );
+}

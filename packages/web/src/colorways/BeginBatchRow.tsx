@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import { useNavigate } from 'react-router';
+import { formulate, type Plan, type ShelfResponse } from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { useBeginBatch, useRunning } from '../api/queries';
+import { Choice } from '../parts/Choice';
+import { FigureText } from '../parts/FigureText';
+import { newId } from '../parts/newId';
+import { freePot } from '../pots/freePot';
+import type { Draft } from './useDraft';
+
+export interface BeginBatchRowProps {
+  draft: Draft;
+  shelf: ShelfResponse;
+  plan: Plan;
+  isNew: boolean;
+}
+
+/** From the desk to the pots: choose a pot and begin. Only a saved version is dyed, so that the record can name it. */
+export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps) {
+  const { colorway } = draft;
+  const running = useRunning().data ?? [];
+  const pots = shelf.pots.filter((pot) => !pot.retired);
+  const [chosen, setChosen] = useState<string>();
+  const potId = chosen ?? freePot(pots, running)?.id ?? '';
+  const begin = useBeginBatch();
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const start = async (): Promise<void> => {
+    try {
+      const batch = await begin.mutateAsync({
+        id: newId(),
+        name: colorway.name,
+        colorwayId: colorway.id,
+        colorwayVersion: colorway.version,
+        againOf: null,
+        startedAt: new Date().toISOString(),
+        formulation: formulate(
+          colorway.name,
+          colorway.recipe,
+          shelf,
+          pots.find((pot) => pot.id === potId) ?? null,
+        ),
+      });
+      void navigate(`/pots/${batch.id}`);
+    } catch (error) {
+      enqueueSnackbar(saidOf(error));
+    }
+  };
+  return (
+    <Box
+      sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, alignItems: 'start' }}
+    >
+      <Choice
+        label="Pot"
+        value={potId}
+        options={[
+          ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+          { value: '', label: 'no pot named' },
+        ]}
+        onChange={setChosen}
+      />
+      <Button
+        variant={draft.changed ? 'outlined' : 'contained'}
+        disabled={draft.changed || begin.isPending}
+        onClick={() => void start()}
+      >
+        {draft.changed
+          ? isNew
+            ? 'Save it, then dye it'
+            : 'Save the change, then dye it'
+          : 'Begin this batch'}
+      </Button>
+      <Typography variant="body2" component="div" sx={{ gridColumn: '1 / -1' }}>
+        <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the
+        rail.
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,108 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import {
+  formatAmount,
+  formulate,
+  planFormulation,
+  type ColorwayOnList,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { useColorways, useShelf } from '../api/queries';
+import { Hank } from '../parts/Hank';
+import { Waiting } from '../parts/Waiting';
+
+/** Every colorway as its yarn, with what it is made of in words. */
+export function ColorwaysScreen() {
+  const colorways = useColorways();
+  const shelf = useShelf();
+  const [showRetired, setShowRetired] = useState(false);
+  if (!colorways.data || !shelf.data) return <Waiting error={colorways.error ?? shelf.error} />;
+  const shown = colorways.data.filter((colorway) => showRetired || !colorway.retired);
+  const retired = colorways.data.length - colorways.data.filter((colorway) => !colorway.retired).length;
+  return (
+    <Box sx={{ pb: 3 }}>
+      <Box sx={{ px: 2, pt: 1.5, pb: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h1">Colorways</Typography>
+        <Button component={Link} to="/colorways/new" variant="contained">
+          New colorway
+        </Button>
+        {retired > 0 && (
+          <FormControlLabel
+            control={<Switch checked={showRetired} onChange={(_, on) => setShowRetired(on)} />}
+            label={`Show ${retired} retired`}
+          />
+        )}
+      </Box>
+      {shown.length === 0 && (
+        <Typography sx={{ px: 2 }}>
+          No colorway yet. Begin one here, or try amounts in <Link to="/pour">Pour</Link> and keep them.
+        </Typography>
+      )}
+      <Box
+        component="ul"
+        sx={{
+          m: 0,
+          p: 0,
+          listStyle: 'none',
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' },
+          columnGap: 3,
+          px: { xs: 0, sm: 2 },
+        }}
+      >
+        {shown.map((colorway) => (
+          <Line key={colorway.id} colorway={colorway} shelf={shelf.data} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfResponse }) {
+  const plan = useMemo(
+    () => planFormulation(formulate(colorway.name, colorway.recipe, shelf)),
+    [colorway, shelf],
+  );
+  const hex = plan.goods[0]?.dyedHex ?? '#efe9dc';
+  return (
+    <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        component={Link}
+        to={`/colorways/${colorway.id}`}
+        sx={{ width: '100%', justifyContent: 'flex-start', gap: 2, p: 1, textAlign: 'left' }}
+      >
+        <Box sx={{ bgcolor: 'booth', p: 0.5 }}>
+          <Hank
+            form="twisted"
+            hex={hex}
+            seed={`${colorway.id}-${colorway.version}`}
+            label={`Hank of ${colorway.name}`}
+            width={56}
+            height={92}
+            unevenness={0.25}
+          />
+        </Box>
+        <Box sx={{ minWidth: 0 }}>
+          <Typography variant="colorway" component="div" noWrap>
+            {colorway.name}
+          </Typography>
+          <Typography variant="body2">
+            {plan.passes[0] && formatAmount(plan.passes[0].dos.value, '%')} ·{' '}
+            {plan.passes[0]?.pours.map((pour) => pour.dyeName).join(', ')}
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            {plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')} · version{' '}
+            {colorway.version}
+            {colorway.retired ? ' · retired' : ''} {colorway.code}
+          </Typography>
+        </Box>
+      </ButtonBase>
+    </Box>
+  );
+}

@@ -1,0 +1,35 @@
+import Box from '@mui/material/Box';
+import { Outlet } from 'react-router';
+import { Hob } from './Hob';
+import { Places } from './Places';
+
+/** Places on the left of a desk or along the bottom of a phone, the hob along the lower edge, the screen between. */
+export function Frame() {
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: '104px minmax(0, 1fr)' },
+        minHeight: '100dvh',
+      }}
+    >
+      <Box
+        sx={{
+          gridRow: 1,
+          gridColumn: { xs: 1, sm: 2 },
+          minWidth: 0,
+          display: 'flex',
+          flexDirection: 'column',
+        }}
+      >
+        <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
+          <Outlet />
+        </Box>
+        <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
+          <Hob />
+        </Box>
+      </Box>
+      <Places />
+    </Box>
+  );
+}

@@ -1,0 +1,76 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { potClock, type BatchResponse } from '@ythrion/core';
+import { useRunning } from '../api/queries';
+import { useNow } from '../parts/useNow';
+import { Vessel } from '../parts/Vessel';
+import { batchView } from '../pots/batchView';
+
+/** One vessel for every pot in use, on every screen while anything is wet. */
+export function Hob() {
+  const running = useRunning().data ?? [];
+  if (running.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="On the hob"
+      sx={{
+        display: 'flex',
+        gap: 0,
+        overflowX: 'auto',
+        bgcolor: 'background.default',
+        borderTop: 2,
+        borderColor: 'text.primary',
+      }}
+    >
+      {running.map((batch) => (
+        <Pot key={batch.id} batch={batch} />
+      ))}
+    </Box>
+  );
+}
+
+function Pot({ batch }: { batch: BatchResponse }) {
+  const now = useNow(5);
+  const { state, level } = useMemo(() => batchView(batch, batch.formulation.dyes), [batch]);
+  const clock = potClock(state, now);
+  return (
+    <ButtonBase
+      component={Link}
+      to={`/pots/${batch.id}`}
+      sx={{
+        justifyContent: 'flex-start',
+        gap: 1.25,
+        px: 1.5,
+        py: 0.75,
+        minHeight: 64,
+        minWidth: 210,
+        textAlign: 'left',
+        borderRight: 1,
+        borderColor: 'divider',
+        ...(clock.due && { boxShadow: (theme) => `inset 0 0 0 4px ${theme.vars?.palette.due}` }),
+      }}
+    >
+      <Vessel level={level} hex={state.bath.hex} />
+      <Box sx={{ minWidth: 0 }}>
+        <Typography variant="colorway" component="div" noWrap sx={{ fontSize: 17 }}>
+          {batch.name}
+        </Typography>
+        <Typography variant="body2" noWrap>
+          {clock.due ? (
+            <strong>Due now: {state.current?.step.kind}</strong>
+          ) : (
+            (state.current?.step.kind ?? 'judge and close')
+          )}{' '}
+          · {clock.text}
+        </Typography>
+        <Typography variant="caption" color="text.secondary" component="div" noWrap>
+          {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code}
+        </Typography>
+      </Box>
+    </ButtonBase>
+  );
+}

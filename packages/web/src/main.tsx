@@ -1,0 +1,32 @@
+import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
+import '@fontsource-variable/newsreader/wght.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { SnackbarProvider } from 'notistack';
+import { RouterProvider } from 'react-router/dom';
+import { router } from './frame/router';
+import { theme } from './theme/theme';
+
+const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 2 } } });
+const root = document.getElementById('root');
+if (!root) throw new Error('The page has no root element.');
+
+createRoot(root).render(
+  <StrictMode>
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <QueryClientProvider client={queries}>
+        <SnackbarProvider
+          maxSnack={2}
+          autoHideDuration={6000}
+          anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
+        >
+          <RouterProvider router={router} />
+        </SnackbarProvider>
+      </QueryClientProvider>
+    </ThemeProvider>
+  </StrictMode>,
+);

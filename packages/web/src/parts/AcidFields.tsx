@@ -1,0 +1,105 @@
+import Box from '@mui/material/Box';
+import {
+  ACIDS,
+  type AcidBasis,
+  type AcidDose,
+  type AcidMaterial,
+  type AcidTime,
+  type QuantityKindName,
+} from '@ythrion/core';
+import { Choice } from './Choice';
+import { QuantityField } from './QuantityField';
+
+const MATERIALS: { value: AcidMaterial | 'none'; label: string }[] = [
+  { value: 'vinegar', label: 'White vinegar' },
+  { value: 'citric', label: 'Citric crystals' },
+  { value: 'citric solution', label: 'Citric solution' },
+  { value: 'none', label: 'No acid' },
+];
+const TIMES: { value: AcidTime; label: string }[] = [
+  { value: 'soak', label: 'in the soak' },
+  { value: 'start', label: 'from the start' },
+  { value: 'warm', label: 'once warm' },
+  { value: 'last', label: 'last, when level' },
+];
+
+const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string }[] => [
+  { value: 'gPerL', label: 'g acid per liter' },
+  { value: 'percentOfGoods', label: '% acid on goods' },
+  { value: 'amount', label: ACIDS[material].unit === 'mL' ? 'mL in all' : 'g in all' },
+];
+
+function kindFor(dose: AcidDose): QuantityKindName {
+  if (dose.basis === 'gPerL') return 'acidPerLiter';
+  if (dose.basis === 'percentOfGoods') return 'acidPercent';
+  return ACIDS[dose.material].unit === 'mL' ? 'acidVolume' : 'acidMass';
+}
+
+export interface AcidFieldsProps {
+  dose: AcidDose | null;
+  /** The dose in every basis, to carry it over when the basis changes; absent while there is none. */
+  restate: (basis: AcidBasis) => number;
+  written?: string | undefined;
+  onChange: (dose: AcidDose | null, written: string) => void;
+  fallback: AcidDose;
+}
+
+/** Which acid, how much in whichever school's terms, and when. */
+export function AcidFields({ dose, restate, written, onChange, fallback }: AcidFieldsProps) {
+  const setMaterial = (material: AcidMaterial | 'none'): void => {
+    if (material === 'none') return onChange(null, '');
+    const from = dose ?? fallback;
+    onChange(
+      {
+        ...from,
+        material,
+        strengthPercent: ACIDS[material].usualStrength,
+        ...(dose?.basis === 'amount' && { basis: 'gPerL' as const, value: restate('gPerL') }),
+      },
+      '',
+    );
+  };
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: dose ? { xs: '1fr 1fr', lg: '1.2fr 0.8fr 1fr 1fr 1fr' } : '1fr',
+      }}
+    >
+      <Choice label="Acid" value={dose?.material ?? 'none'} options={MATERIALS} onChange={setMaterial} />
+      {dose && (
+        <>
+          <QuantityField
+            label={ACIDS[dose.material].unit === 'mL' ? 'Strength w/v' : 'Purity'}
+            kind="acidPercent"
+            value={dose.strengthPercent}
+            onChange={(strengthPercent) => {
+              if (strengthPercent > 0) onChange({ ...dose, strengthPercent }, written ?? '');
+            }}
+          />
+          <QuantityField
+            label="Dose"
+            kind={kindFor(dose)}
+            value={dose.value}
+            written={written}
+            onChange={(value, as) => onChange({ ...dose, value }, as)}
+            key={dose.basis + dose.material}
+          />
+          <Choice
+            label="Counted as"
+            value={dose.basis}
+            options={basisOptions(dose.material)}
+            onChange={(basis) => onChange({ ...dose, basis, value: restate(basis) }, '')}
+          />
+          <Choice
+            label="When"
+            value={dose.when}
+            options={TIMES}
+            onChange={(when) => onChange({ ...dose, when }, written ?? '')}
+          />
+        </>
+      )}
+    </Box>
+  );
+}

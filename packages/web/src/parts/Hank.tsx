@@ -1,0 +1,37 @@
+import { useEffect, useRef } from 'react';
+import Box from '@mui/material/Box';
+import { drawHank, type HankForm } from './drawHank';
+
+export interface HankProps {
+  hex: string;
+  seed: string;
+  /** What the picture shows, for those who cannot see it. */
+  label: string;
+  form?: HankForm;
+  width: number;
+  height: number;
+  unevenness?: number;
+}
+
+/** Yarn, drawn strand by strand. */
+export function Hank({ hex, seed, label, form = 'open', width, height, unevenness = 0.15 }: HankProps) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const pen = canvas.current?.getContext('2d');
+    if (!canvas.current || !pen) return;
+    const scale = window.devicePixelRatio || 1;
+    canvas.current.width = width * scale;
+    canvas.current.height = height * scale;
+    pen.setTransform(scale, 0, 0, scale, 0, 0);
+    drawHank(pen, width, height, { hex, seed, form, unevenness });
+  }, [hex, seed, form, width, height, unevenness]);
+  return (
+    <Box
+      component="canvas"
+      ref={canvas}
+      role="img"
+      aria-label={label}
+      sx={{ width, height, display: 'block', flex: 'none' }}
+    />
+  );
+}

@@ -1,0 +1,106 @@
+import { useState, type KeyboardEvent } from 'react';
+import InputAdornment from '@mui/material/InputAdornment';
+import TextField from '@mui/material/TextField';
+import {
+  editText,
+  formatAmount,
+  parseQuantity,
+  quantityKind,
+  stepQuantity,
+  type ParseContext,
+  type QuantityKindName,
+} from '@ythrion/core';
+
+export interface QuantityFieldProps {
+  label: string;
+  kind: QuantityKindName;
+  /** In the unit of the kind; undefined for an empty field. */
+  value: number | undefined;
+  /** What was typed for this value, if it was more than the plain number. */
+  written?: string | undefined;
+  onChange: (value: number, written: string) => void;
+  context?: ParseContext;
+  size?: 'desk' | 'bench';
+  autoFocus?: boolean;
+  /** A problem found outside the field. */
+  problem?: string | undefined;
+}
+
+/**
+ * The one field for every amount. Takes what people write, shows back how it was read in the unit of the field,
+ * and keeps what was typed. Up and down step along the ladder; Enter goes on to the next amount.
+ */
+export function QuantityField({
+  label,
+  kind: kindName,
+  value,
+  written,
+  onChange,
+  context,
+  size = 'desk',
+  autoFocus = false,
+  problem,
+}: QuantityFieldProps) {
+  const kind = quantityKind(kindName);
+  const shownFor = (of: number | undefined): string => written ?? (of === undefined ? '' : editText(of));
+  const [text, setText] = useState(() => shownFor(value));
+  const [given, setGiven] = useState(value);
+  const read = parseQuantity(text, kindName, context);
+  if (given !== value) {
+    setGiven(value);
+    if (value === undefined || !read.ok || Math.abs(read.value - value) > 1e-6 * Math.abs(value))
+      setText(shownFor(value));
+  }
+
+  const take = (next: string): void => {
+    setText(next);
+    const now = parseQuantity(next, kindName, context);
+    if (!now.ok) return;
+    setGiven(now.value);
+    onChange(now.value, /^\s*[\d.,]+\s*$/.test(next) ? '' : next);
+  };
+  const keyDown = (event: KeyboardEvent<HTMLElement>): void => {
+    if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      event.preventDefault();
+      take(editText(stepQuantity(kindName, read.ok ? read.value : value, event.key === 'ArrowUp' ? 1 : -1)));
+    }
+    if (event.key === 'Enter') goToNextAmount(event);
+  };
+  const plain = /^\s*[\d.,]+\s*$/.test(text);
+  const readBack = read.ok && !plain ? `= ${formatAmount(read.value, kind.unit)}` : kind.unit;
+  const empty = text.trim() === '' && value === undefined;
+  const said = problem ?? (empty ? undefined : read.ok ? read.remark : read.problem);
+  const wrong = problem !== undefined || (!empty && !read.ok);
+  return (
+    <TextField
+      label={label}
+      value={text}
+      onChange={(event) => take(event.target.value)}
+      onKeyDown={keyDown}
+      error={wrong}
+      helperText={said === undefined ? undefined : wrong ? `✕ ${said}` : said}
+      autoFocus={autoFocus}
+      fullWidth
+      slotProps={{
+        htmlInput: {
+          inputMode: 'text',
+          autoComplete: 'off',
+          'data-quantity': '',
+          style: size === 'bench' ? { fontSize: 28, fontWeight: 600 } : undefined,
+        },
+        input: { endAdornment: <InputAdornment position="end">{readBack}</InputAdornment> },
+        inputLabel: { shrink: true },
+      }}
+    />
+  );
+}
+
+/** As on a numeric pad, Enter goes to the next amount on the screen. */
+function goToNextAmount(event: KeyboardEvent<HTMLElement>): void {
+  const fields = [...document.querySelectorAll<HTMLInputElement>('[data-quantity]')];
+  const next = fields[fields.indexOf(event.target as HTMLInputElement) + 1];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+  next.select();
+}

@@ -1,0 +1,122 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import {
+  ACIDS,
+  addedName,
+  additionChoices,
+  formatAmount,
+  quantityFor,
+  type Batch,
+  type BatchState,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { Choice } from '../parts/Choice';
+import { QuantityField } from '../parts/QuantityField';
+import type { useRecord } from './useRecord';
+
+export interface AlsoAddedProps {
+  batch: Batch;
+  shelf: ShelfResponse;
+  state: BatchState;
+  recorder: ReturnType<typeof useRecord>;
+}
+
+/** At the foot of the card: anything that went in and was not planned. */
+export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
+  const choices = additionChoices(shelf, batch.formulation);
+  const [key, setKey] = useState('');
+  const [amount, setAmount] = useState<{ value: number; written: string }>();
+  const choice = choices.find((candidate) => candidate.key === key) ?? choices[0];
+  const [open, setOpen] = useState(false);
+  const keep = async (): Promise<void> => {
+    if (!choice || !amount) return;
+    const kept = await recorder.record(
+      {
+        kind: 'added',
+        material: choice.material,
+        amount: amount.value,
+        unit: choice.unit,
+        asWritten: amount.written,
+        note: '',
+      },
+      `Also added: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
+    );
+    if (kept) {
+      setAmount(undefined);
+      setOpen(false);
+    }
+  };
+  return (
+    <Box component="section" aria-label="Also added" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
+      {state.added.map((entry) => (
+        <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
+          <Typography sx={{ flex: 1 }}>
+            ✓ Also added <strong>{formatAmount(entry.amount, entry.unit)}</strong>
+            {entry.asWritten !== '' && ` (${entry.asWritten})`} of{' '}
+            {addedName(entry.material, [...shelf.dyes, ...batch.formulation.dyes])}
+          </Typography>
+          <Button
+            size="small"
+            disabled={recorder.busy}
+            onClick={() => void recorder.record({ kind: 'struck', entryId: entry.id, why: '' })}
+          >
+            Take back
+          </Button>
+        </Box>
+      ))}
+      {!open && (
+        <Button fullWidth variant="outlined" size="large" onClick={() => setOpen(true)}>
+          Also added …
+        </Button>
+      )}
+      {open && choice && (
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 1.5,
+            gridTemplateColumns: { xs: '1fr', sm: '1.4fr 1fr auto' },
+            alignItems: 'start',
+          }}
+        >
+          <Choice
+            label="What"
+            value={choice.key}
+            options={choices.map((candidate) => ({ value: candidate.key, label: candidate.label }))}
+            onChange={(next) => {
+              setKey(next);
+              setAmount(undefined);
+            }}
+          />
+          <QuantityField
+            key={choice.key}
+            autoFocus
+            size="bench"
+            label="How much"
+            kind={quantityFor(choice.material, choice.unit)}
+            value={amount?.value}
+            context={{
+              spoons: shelf.studio.spoons,
+              ...(choice.gramsPerTeaspoon !== null && { gramsPerTeaspoon: choice.gramsPerTeaspoon }),
+            }}
+            onChange={(value, written) => setAmount({ value, written })}
+          />
+          <Button
+            variant="contained"
+            size="large"
+            disabled={!amount || recorder.busy}
+            onClick={() => void keep()}
+          >
+            Keep
+          </Button>
+        </Box>
+      )}
+      {open && choice?.material.kind === 'acid' && (
+        <Typography variant="body2" sx={{ mt: 1 }}>
+          {ACIDS[choice.material.material].label}: acid into water, never near bleach.
+        </Typography>
+      )}
+    </Box>
+  );
+}

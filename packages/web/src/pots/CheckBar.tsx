@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { BATH_READINGS, clockTime, type BatchState } from '@ythrion/core';
+import type { useRecord } from './useRecord';
+
+/** What the bath looks like now, one tap each, and a note in words. */
+export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useRecord>; state: BatchState }) {
+  const [note, setNote] = useState('');
+  const keepNote = async (): Promise<void> => {
+    if (note.trim() !== '' && (await recorder.record({ kind: 'noted', text: note.trim() }, 'Noted.')))
+      setNote('');
+  };
+  return (
+    <Box component="section" aria-label="Checks" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
+      <Typography variant="h2">The bath looks</Typography>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
+        {BATH_READINGS.map((reading) => (
+          <Button
+            key={reading}
+            variant="outlined"
+            disabled={recorder.busy}
+            sx={{ minWidth: 92 }}
+            onClick={() =>
+              void recorder.record(
+                { kind: 'checked', of: 'bath', reading, temperatureC: null, ph: null },
+                `Bath ${reading}.`,
+              )
+            }
+          >
+            {reading}
+          </Button>
+        ))}
+      </Box>
+      {state.checks.map((check) => (
+        <Typography variant="body2" key={check.id}>
+          {clockTime(check.at)} {check.of} {check.reading}
+        </Typography>
+      ))}
+      {state.notes.map((entry) => (
+        <Typography variant="body2" key={entry.id}>
+          {clockTime(entry.at)} {entry.text}
+        </Typography>
+      ))}
+      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
+        <TextField
+          label="Note"
+          value={note}
+          onChange={(event) => setNote(event.target.value)}
+          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 4000 } }}
+        />
+        <Button
+          variant="outlined"
+          disabled={note.trim() === '' || recorder.busy}
+          onClick={() => void keepNote()}
+        >
+          Keep
+        </Button>
+      </Box>
+    </Box>
+  );
+}

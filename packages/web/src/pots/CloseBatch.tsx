@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { OUTCOMES, STANDINGS } from '@ythrion/core';
+import type { useRecord } from './useRecord';
+
+/** The verdict that closes a batch: how it came out, and whether it will be dyed again. */
+export function CloseBatch({
+  recorder,
+  batchId,
+}: {
+  recorder: ReturnType<typeof useRecord>;
+  batchId: string;
+}) {
+  const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
+  const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
+  const [note, setNote] = useState('');
+  const navigate = useNavigate();
+  const close = async (): Promise<void> => {
+    if (outcome !== null && (await recorder.record({ kind: 'closed', outcome, standing, note })))
+      void navigate(`/book/${batchId}`);
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="Verdict"
+      sx={{ px: { xs: 1.5, sm: 2 }, pt: 3, display: 'grid', gap: 1.5 }}
+    >
+      <Typography variant="h1" component="h2">
+        Judge it dry, beside its target
+      </Typography>
+      <Typography variant="body2">
+        Wet wool looks one to two steps darker. You can close now and judge again later.
+      </Typography>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        value={outcome}
+        onChange={(_, next: typeof outcome) => setOutcome(next)}
+        aria-label="How it came out"
+      >
+        {OUTCOMES.map((word) => (
+          <ToggleButton
+            key={word}
+            value={word}
+            sx={{ minHeight: 52, textTransform: 'none', color: 'text.primary' }}
+          >
+            {word}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <ToggleButtonGroup
+        exclusive
+        fullWidth
+        value={standing}
+        onChange={(_, next: typeof standing | null) => next && setStanding(next)}
+        aria-label="What becomes of it"
+      >
+        {STANDINGS.map((word) => (
+          <ToggleButton
+            key={word}
+            value={word}
+            sx={{ minHeight: 52, textTransform: 'none', color: 'text.primary' }}
+          >
+            {word}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <TextField
+        label="In words"
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        multiline
+        minRows={2}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 4000 } }}
+        placeholder="a little deeper than the card, level"
+      />
+      <Button
+        variant="contained"
+        size="large"
+        disabled={outcome === null || recorder.busy}
+        onClick={() => void close()}
+      >
+        Close the batch
+      </Button>
+    </Box>
+  );
+}

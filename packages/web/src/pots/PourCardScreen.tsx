@@ -1,0 +1,89 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link, useParams } from 'react-router';
+import { potClock, type Batch, type ShelfResponse } from '@ythrion/core';
+import { useBatch, useShelf } from '../api/queries';
+import { useNow } from '../parts/useNow';
+import { Vessel } from '../parts/Vessel';
+import { Amount } from '../parts/Amount';
+import { Waiting } from '../parts/Waiting';
+import { AlsoAdded } from './AlsoAdded';
+import { batchView } from './batchView';
+import { CheckBar } from './CheckBar';
+import { CloseBatch } from './CloseBatch';
+import { StepLine } from './StepLine';
+import { useRecord } from './useRecord';
+
+/** The pour card of one pot: one line a step, the current one large; what is done shrinks and stays. */
+export function PourCardScreen() {
+  const { id = '' } = useParams();
+  const batch = useBatch(id);
+  const shelf = useShelf();
+  if (!batch.data || !shelf.data) return <Waiting error={batch.error ?? shelf.error} />;
+  return <PourCard batch={batch.data} shelf={shelf.data} />;
+}
+
+function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
+  const now = useNow(5);
+  const { state, level, plan } = useMemo(() => batchView(batch, shelf.dyes), [batch, shelf.dyes]);
+  const recorder = useRecord(batch.id);
+  const clock = potClock(state, now);
+  const closed = state.closed !== null;
+  return (
+    <Box sx={{ maxWidth: 760, mx: 'auto', pb: 3 }}>
+      <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1 }}>
+        <Vessel level={level} hex={state.bath.hex} size={72} />
+        <Box sx={{ minWidth: 0, flex: 1 }}>
+          <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
+            {batch.name}
+          </Typography>
+          <Typography variant="body2" color="text.secondary">
+            {batch.code} · {batch.formulation.pot?.name ?? 'no pot named'} ·{' '}
+            <Amount value={plan.wog.value} unit="g" px={14} /> ·{' '}
+            {plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')}
+          </Typography>
+          <Typography
+            sx={
+              clock.due
+                ? {
+                    fontWeight: 700,
+                    textDecoration: 'underline',
+                    textDecorationThickness: 4,
+                    textDecorationColor: (theme) => theme.vars?.palette.due,
+                  }
+                : undefined
+            }
+          >
+            {closed ? 'Closed.' : clock.due ? `Due now, ${clock.text}` : clock.text}
+          </Typography>
+        </Box>
+        <Button component={Link} to={`/book/${batch.id}`}>
+          Record
+        </Button>
+      </Box>
+      {recorder.unreached && (
+        <Typography role="alert" sx={{ px: 2, pb: 1, fontWeight: 600 }}>
+          ✕ The server cannot be reached. Not saved yet; trying again.
+        </Typography>
+      )}
+      <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {state.steps.map((line) => (
+          <StepLine
+            key={line.step.id}
+            line={line}
+            current={line === state.current}
+            closed={closed}
+            now={now}
+            shelf={shelf}
+            recorder={recorder}
+          />
+        ))}
+      </Box>
+      {!closed && <CheckBar recorder={recorder} state={state} />}
+      {!closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
+      {!closed && state.current === null && <CloseBatch recorder={recorder} batchId={batch.id} />}
+    </Box>
+  );
+}

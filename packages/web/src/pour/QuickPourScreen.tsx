@@ -1,0 +1,339 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import { useNavigate } from 'react-router';
+import {
+  ACIDS,
+  formulate,
+  keepQuickPour,
+  planFormulation,
+  QUICK_ACIDS,
+  quickFormulation,
+  usualSet,
+  type QuickPour,
+} from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { useBeginBatch, useImportDocument, useShelf } from '../api/queries';
+import { AcidResult } from '../parts/AcidResult';
+import { CautionList } from '../parts/CautionList';
+import { Choice } from '../parts/Choice';
+import { FigureText } from '../parts/FigureText';
+import { Hank } from '../parts/Hank';
+import { newId } from '../parts/newId';
+import { Notices } from '../parts/Notices';
+import { PourResult } from '../parts/PourResult';
+import { QuantityField } from '../parts/QuantityField';
+import { SetFields } from '../parts/SetFields';
+import { SetResult } from '../parts/SetResult';
+import { Totals } from '../parts/Totals';
+import { YarnStage } from '../parts/YarnStage';
+import { useStoredState } from '../parts/useStoredState';
+
+const FIRST_HEXES = ['#2c4f8f', '#a8324a', '#c98b1d', '#3f7a58'] as const;
+const START: QuickPour = {
+  fiber: 'wool',
+  grams: 100,
+  strengthPercent: 1,
+  liquorRatio: 30,
+  acid: QUICK_ACIDS.vinegar,
+  set: usualSet('simmer'),
+  dyes: [{ id: 'q1', name: 'First dye', swatchHex: FIRST_HEXES[0], dosPercent: 0.5 }],
+};
+
+/** The first thing a newcomer meets: amounts at once, no set-up. */
+export function QuickPourScreen() {
+  const [quick, setQuick] = useStoredState<QuickPour>('quick-pour', START);
+  const change = (changes: Partial<QuickPour>): void => setQuick({ ...quick, ...changes });
+  const plan = useMemo(() => planFormulation(quickFormulation(quick, (what) => what)), [quick]);
+  const pass = plan.passes[0];
+  const currency = useShelf().data?.studio.currency ?? '';
+  const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>): void =>
+    change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) });
+  const addDye = (): void =>
+    change({
+      dyes: [
+        ...quick.dyes,
+        {
+          id: `q${quick.dyes.length + 1}-${newId().slice(-6)}`,
+          name: `Dye ${quick.dyes.length + 1}`,
+          swatchHex: FIRST_HEXES[quick.dyes.length % 4] ?? FIRST_HEXES[0],
+          dosPercent: 0.25,
+        },
+      ],
+    });
+  const setFor = (fiber: QuickPour['fiber']): Partial<QuickPour> =>
+    fiber === 'silk' && quick.set.temperatureC > 88
+      ? { fiber, set: { ...quick.set, temperatureC: 82 } }
+      : { fiber };
+
+  return (
+    <Box sx={{ pb: 3 }}>
+      <Box
+        sx={{
+          px: { xs: 1.5, sm: 2 },
+          pt: 1.5,
+          pb: 0.5,
+          display: 'flex',
+          gap: 2,
+          alignItems: 'baseline',
+          flexWrap: 'wrap',
+        }}
+      >
+        <Typography variant="h1">Pour</Typography>
+        <Typography variant="body2" color="text.secondary">
+          Yarn, depth and stock in; what to pour comes out. Write amounts as you say them: 4 oz, 2 tbsp + 1
+          tsp, 200F.
+        </Typography>
+      </Box>
+      <Totals plan={plan} currency={currency} />
+      <YarnStage
+        title="Goods"
+        end="top"
+        yarn={
+          <Hank
+            hex={plan.goods[0]?.undyedHex ?? '#efe9dc'}
+            seed="quick-undyed"
+            label="Undyed yarn"
+            width={104}
+            height={92}
+          />
+        }
+        rows={[
+          {
+            key: 'goods',
+            left: (
+              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr 1fr' }}>
+                <QuantityField
+                  autoFocus
+                  label="Yarn, dry"
+                  kind="fiberMass"
+                  value={quick.grams}
+                  onChange={(grams) => change({ grams })}
+                />
+                <Choice
+                  label="Fiber"
+                  value={quick.fiber}
+                  options={[
+                    { value: 'wool', label: 'wool' },
+                    { value: 'nylon', label: 'nylon' },
+                    { value: 'silk', label: 'silk' },
+                  ]}
+                  onChange={(fiber) => change(setFor(fiber))}
+                />
+                <QuantityField
+                  label="Liquor ratio"
+                  kind="liquorRatio"
+                  value={quick.liquorRatio}
+                  onChange={(liquorRatio) => change({ liquorRatio })}
+                />
+              </Box>
+            ),
+            right: (
+              <Typography variant="body2" component="div">
+                {pass && (
+                  <>
+                    <FigureText figure={pass.water} name="Water to run" px={24} /> water, for a bath of{' '}
+                    <FigureText figure={pass.bath} name="Bath" />
+                  </>
+                )}
+                . Wet the yarn out 30 min first.
+              </Typography>
+            ),
+          },
+        ]}
+      />
+      <YarnStage
+        title="Dye"
+        yarn={
+          <Hank
+            hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
+            seed={`quick-${plan.goods[0]?.dyedHex ?? ''}`}
+            label="The yarn in this recipe’s color, an estimate"
+            width={120}
+            height={150}
+            unevenness={0.3}
+          />
+        }
+        rows={[
+          ...quick.dyes.map((dye, i) => ({
+            key: dye.id,
+            left: (
+              <Box
+                sx={{
+                  display: 'grid',
+                  gap: 1,
+                  gridTemplateColumns: quick.dyes.length > 1 ? '48px 1fr 1fr 44px' : '48px 1fr 1fr',
+                }}
+              >
+                <TextField
+                  label="Color"
+                  type="color"
+                  value={dye.swatchHex}
+                  onChange={(event) => setDye(i, { swatchHex: event.target.value })}
+                  slotProps={{
+                    htmlInput: {
+                      'aria-label': `Color of ${dye.name} at 1 %`,
+                      style: { padding: 4, height: 28 },
+                    },
+                    inputLabel: { shrink: true },
+                  }}
+                />
+                <TextField
+                  label="Dye"
+                  value={dye.name}
+                  onChange={(event) => setDye(i, { name: event.target.value })}
+                  slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+                />
+                <QuantityField
+                  label="Depth of shade"
+                  kind="dos"
+                  value={dye.dosPercent}
+                  onChange={(dosPercent) => setDye(i, { dosPercent })}
+                />
+                {quick.dyes.length > 1 && (
+                  <Button
+                    aria-label={`Leave out ${dye.name}`}
+                    onClick={() => change({ dyes: quick.dyes.filter((_, j) => j !== i) })}
+                    sx={{ minWidth: 44, px: 0 }}
+                  >
+                    ✕
+                  </Button>
+                )}
+              </Box>
+            ),
+            right: pass?.pours[i] ? <PourResult pour={pass.pours[i]} /> : null,
+          })),
+          {
+            key: 'stock',
+            left: (
+              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr', alignItems: 'start' }}>
+                <QuantityField
+                  label="Stock strength"
+                  kind="stockStrength"
+                  value={quick.strengthPercent}
+                  onChange={(strengthPercent) => change({ strengthPercent })}
+                />
+                <Button variant="outlined" onClick={addDye} disabled={quick.dyes.length >= 4}>
+                  Add a dye
+                </Button>
+              </Box>
+            ),
+            right: (
+              <Typography variant="body2" color="text.secondary">
+                {quick.strengthPercent} g of powder in every 100 mL of stock.
+              </Typography>
+            ),
+          },
+          {
+            key: 'acid',
+            left: (
+              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
+                <Choice
+                  label="Acid"
+                  value={quick.acid?.material === 'citric' ? 'citric' : 'vinegar'}
+                  options={[
+                    { value: 'vinegar', label: 'White vinegar, 5 %' },
+                    { value: 'citric', label: 'Citric crystals' },
+                  ]}
+                  onChange={(material) =>
+                    change({ acid: { ...QUICK_ACIDS[material], value: quick.acid?.value ?? 1 } })
+                  }
+                />
+                <QuantityField
+                  label={`${ACIDS[quick.acid?.material ?? 'vinegar'].acid} per liter`}
+                  kind="acidPerLiter"
+                  value={quick.acid?.value}
+                  onChange={(value) => change({ acid: { ...(quick.acid ?? QUICK_ACIDS.vinegar), value } })}
+                />
+              </Box>
+            ),
+            right: <AcidResult acid={pass?.acid ?? null} />,
+          },
+        ]}
+      />
+      <YarnStage
+        title="Set"
+        rows={[
+          {
+            key: 'set',
+            left: <SetFields set={quick.set} onChange={(set) => change({ set })} />,
+            right: <SetResult plan={plan} />,
+          },
+        ]}
+      />
+      <YarnStage
+        title="Keep it"
+        end="bottom"
+        yarn={
+          <Hank
+            form="twisted"
+            hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
+            seed={`quick-${plan.goods[0]?.dyedHex ?? ''}`}
+            label="The finished hank"
+            width={84}
+            height={120}
+            unevenness={0.3}
+          />
+        }
+        rows={[
+          {
+            key: 'keep',
+            left: <KeepIt quick={quick} />,
+            right: <Notices texts={plan.notices.map((notice) => notice.text)} />,
+          },
+          { key: 'mind', left: <CautionList names={plan.cautions} />, right: null },
+        ]}
+      />
+    </Box>
+  );
+}
+
+/** Turns the quick pour into a colorway, or straight into a batch. */
+function KeepIt({ quick }: { quick: QuickPour }) {
+  const [name, setName] = useState('');
+  const take = useImportDocument();
+  const begin = useBeginBatch();
+  const navigate = useNavigate();
+  const { enqueueSnackbar } = useSnackbar();
+  const keep = async (asBatch: boolean): Promise<void> => {
+    const made = new Map<string, string>();
+    const idFor = (what: string): string => made.get(what) ?? made.set(what, newId()).get(what) ?? what;
+    try {
+      const { document, colorway } = keepQuickPour(quick, name.trim() || 'Unnamed pour', idFor);
+      await take.mutateAsync(document);
+      if (!asBatch) return void navigate(`/colorways/${colorway.id}`);
+      const batch = await begin.mutateAsync({
+        id: newId(),
+        name: colorway.name,
+        colorwayId: colorway.id,
+        colorwayVersion: 1,
+        againOf: null,
+        startedAt: new Date().toISOString(),
+        formulation: formulate(colorway.name, colorway.recipe, document),
+      });
+      void navigate(`/pots/${batch.id}`);
+    } catch (error) {
+      enqueueSnackbar(saidOf(error));
+    }
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1fr 1fr' } }}>
+      <TextField
+        label="Name"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+        placeholder="what you will call it"
+      />
+      <Button variant="outlined" disabled={take.isPending} onClick={() => void keep(false)}>
+        Keep as a colorway
+      </Button>
+      <Button variant="contained" disabled={take.isPending} onClick={() => void keep(true)}>
+        Dye it now
+      </Button>
+    </Box>
+  );
+}

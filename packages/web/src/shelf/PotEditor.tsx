@@ -1,0 +1,27 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { POT_KINDS, potSchema, type Pot } from '@ythrion/core';
+import { EditorFrame } from './EditorFrame';
+import { AmountField, ChoiceField, plainOptions, WordField } from './fields';
+import { useShelfForm } from './useShelfForm';
+
+/** A vessel for dyeing. */
+export function PotEditor({ id, pot }: { id: string; pot: Pot | undefined }) {
+  const { control, read } = useShelfForm<Pot>(
+    potSchema,
+    pot ?? { id, name: '', kind: 'pot', capacityMl: 8000, note: '', retired: false },
+  );
+  return (
+    <EditorFrame resource="pots" title={pot ? 'Pot' : 'New pot'} kept={pot} read={read}>
+      <WordField control={control} name="name" label="Name" />
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 1fr' }}>
+        <ChoiceField control={control} name="kind" label="Kind" options={plainOptions(POT_KINDS)} />
+        <AmountField control={control} name="capacityMl" label="Holds" kind="volume" />
+      </Box>
+      <WordField control={control} name="note" label="Note" multiline />
+      <Typography variant="body2" color="text.secondary">
+        A pot that has held dye never goes back to food.
+      </Typography>
+    </EditorFrame>
+  );
+}

@@ -1,0 +1,30 @@
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import { toCents, toMoney } from '@ythrion/core';
+import { QuantityField } from '../parts/QuantityField';
+
+/** Money, kept in cents and written with them. */
+export function PriceField<T extends FieldValues>({
+  control,
+  name,
+  label,
+}: {
+  control: Control<T>;
+  name: FieldPath<T>;
+  label: string;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <QuantityField
+          label={label}
+          kind="price"
+          value={field.value === null ? undefined : toMoney(field.value as number)}
+          onChange={(value) => field.onChange(toCents(value))}
+          problem={fieldState.error?.message}
+        />
+      )}
+    />
+  );
+}

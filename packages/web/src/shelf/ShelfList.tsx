@@ -1,0 +1,125 @@
+import type { ReactNode } from 'react';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import { fiberWords, formatAmount, type ShelfResource, type ShelfResponse } from '@ythrion/core';
+import { Hank } from '../parts/Hank';
+import { Jar } from '../parts/Jar';
+import { LadderStrip } from '../parts/LadderStrip';
+import { Vessel } from '../parts/Vessel';
+
+interface Shown {
+  id: string;
+  retired: boolean;
+  picture: ReactNode;
+  name: string;
+  words: string;
+}
+
+export interface ShelfListProps {
+  board: ShelfResource;
+  shelf: ShelfResponse;
+  openId: string | undefined;
+  showRetired: boolean;
+}
+
+/** One board of the shelf: each thing shown as itself, with its name and what matters about it. */
+export function ShelfList({ board, shelf, openId, showRetired }: ShelfListProps) {
+  const shown = SHOW[board](shelf).filter((item) => showRetired || !item.retired);
+  if (shown.length === 0) return <Typography sx={{ px: 2 }}>{EMPTY[board]}</Typography>;
+  return (
+    <Box component="ul" aria-label={board} sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {shown.map((item) => (
+        <Box component="li" key={item.id} sx={{ borderTop: 1, borderColor: 'divider' }}>
+          <ButtonBase
+            component={Link}
+            to={`/shelf/${board}/${item.id}`}
+            aria-current={item.id === openId ? 'true' : undefined}
+            sx={{
+              width: '100%',
+              justifyContent: 'flex-start',
+              textAlign: 'left',
+              gap: 1.5,
+              px: 2,
+              py: 0.75,
+              minHeight: 52,
+              borderLeft: '4px solid transparent',
+              '&[aria-current]': { borderColor: 'text.primary' },
+            }}
+          >
+            {item.picture}
+            <Box sx={{ minWidth: 0 }}>
+              <Typography noWrap sx={{ fontWeight: 600 }}>
+                {item.name}
+                {item.retired && ' (retired)'}
+              </Typography>
+              <Typography variant="body2" color="text.secondary" noWrap>
+                {item.words}
+              </Typography>
+            </Box>
+          </ButtonBase>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+const EMPTY: Record<ShelfResource, string> = {
+  dyes: 'No dye yet. Put your first one here.',
+  stocks: 'No jar yet. Make stock, then put the jar here.',
+  bases: 'No yarn base yet. Put your first one here.',
+  pots: 'No pot yet. Name one, so that each batch says where it stands.',
+};
+
+const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
+  dyes: (shelf) =>
+    shelf.dyes.map((dye) => ({
+      id: dye.id,
+      retired: dye.retired,
+      name: `${dye.name} ${dye.code}`.trim(),
+      words:
+        dye.gramsPerTeaspoon === null
+          ? 'spoon not weighed'
+          : `${formatAmount(dye.gramsPerTeaspoon, 'g')} a teaspoon`,
+      picture: <LadderStrip swatchHex={dye.swatchHex} swatchDosPercent={dye.swatchDosPercent} />,
+    })),
+  stocks: (shelf) =>
+    shelf.stocks.map((stock) => {
+      const dye = shelf.dyes.find((candidate) => candidate.id === stock.dyeId);
+      const left = shelf.stockLeft[stock.id] ?? 0;
+      return {
+        id: stock.id,
+        retired: stock.retired,
+        name: `${dye?.name ?? ''} ${stock.strengthPercent} % ${stock.code}`.trim(),
+        words: `${formatAmount(left, 'mL')} left${stock.madeOn ? `, made ${stock.madeOn}` : ''}`,
+        picture: (
+          <Jar
+            swatchHex={dye?.swatchHex ?? '#888888'}
+            strengthPercent={stock.strengthPercent}
+            share={left / stock.volumeMl}
+          />
+        ),
+      };
+    }),
+  bases: (shelf) =>
+    shelf.bases.map((base) => ({
+      id: base.id,
+      retired: base.retired,
+      name: `${base.name} ${base.code}`.trim(),
+      words: `${fiberWords(base)}, ${formatAmount(base.putUpGrams, 'g')}`,
+      picture: (
+        <Box sx={{ bgcolor: 'booth', p: '3px' }}>
+          <Hank hex={base.hex} seed={base.id} label={`Undyed ${base.name}`} width={44} height={44} />
+        </Box>
+      ),
+    })),
+  pots: (shelf) =>
+    shelf.pots.map((pot) => ({
+      id: pot.id,
+      retired: pot.retired,
+      name: pot.name,
+      words: `${pot.kind}, ${formatAmount(pot.capacityMl, 'mL')}`,
+      picture: <Vessel level={0} hex="#888888" />,
+    })),
+};

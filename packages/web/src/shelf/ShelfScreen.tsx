@@ -1,0 +1,125 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
+import Tab from '@mui/material/Tab';
+import Tabs from '@mui/material/Tabs';
+import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { useTheme } from '@mui/material/styles';
+import { Link, Navigate, useParams } from 'react-router';
+import { useShelf } from '../api/queries';
+import { newId } from '../parts/newId';
+import { Waiting } from '../parts/Waiting';
+import { BaseEditor } from './BaseEditor';
+import { DyeEditor } from './DyeEditor';
+import { PotEditor } from './PotEditor';
+import { ShelfList } from './ShelfList';
+import { StockEditor } from './StockEditor';
+import { StudioEditor } from './StudioEditor';
+
+const BOARDS = [
+  { board: 'dyes', word: 'Dyes', one: 'dye' },
+  { board: 'stocks', word: 'Jars', one: 'jar' },
+  { board: 'bases', word: 'Bases', one: 'base' },
+  { board: 'pots', word: 'Pots', one: 'pot' },
+  { board: 'studio', word: 'Studio', one: 'studio' },
+] as const;
+
+/** What the studio has: a list on the left, the thing itself open beside it; on a phone one after the other. */
+export function ShelfScreen() {
+  const { resource = 'dyes', id } = useParams();
+  const shelf = useShelf();
+  const wide = useMediaQuery(useTheme().breakpoints.up('md'));
+  const [showRetired, setShowRetired] = useState(false);
+  const board = BOARDS.find((candidate) => candidate.board === resource);
+  if (!board) return <Navigate to="/shelf/dyes" replace />;
+  if (!shelf.data) return <Waiting error={shelf.error} />;
+  const listed = board.board === 'studio' ? null : board.board;
+  const showList = listed !== null && (wide || id === undefined);
+  return (
+    <Box sx={{ pb: 3 }}>
+      <Box sx={{ px: 2, pt: 1.5, display: 'flex', gap: 3, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Typography variant="h1">Shelf</Typography>
+        <Tabs value={board.board} variant="scrollable" scrollButtons={false} aria-label="Boards of the shelf">
+          {BOARDS.map((each) => (
+            <Tab
+              key={each.board}
+              value={each.board}
+              label={each.word}
+              component={Link}
+              to={`/shelf/${each.board}`}
+            />
+          ))}
+        </Tabs>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: '1fr', md: showList ? 'minmax(320px, 1fr) 1.35fr' : '1fr' },
+          alignItems: 'start',
+          borderTop: 1,
+          borderColor: 'divider',
+        }}
+      >
+        {showList && (
+          <Box sx={{ borderRight: { md: 1 }, borderColor: { md: 'divider' }, minHeight: { md: '70vh' } }}>
+            <Box sx={{ display: 'flex', gap: 2, px: 2, py: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+              <Button component={Link} to={`/shelf/${board.board}/new`} variant="contained">
+                New {board.one}
+              </Button>
+              <FormControlLabel
+                control={<Switch checked={showRetired} onChange={(_, on) => setShowRetired(on)} />}
+                label="Show retired"
+              />
+            </Box>
+            <ShelfList board={listed} shelf={shelf.data} openId={id} showRetired={showRetired} />
+          </Box>
+        )}
+        <Box sx={{ p: 2 }}>
+          {!wide && id !== undefined && (
+            <Button component={Link} to={`/shelf/${board.board}`} sx={{ mb: 1 }}>
+              ← {board.word}
+            </Button>
+          )}
+          <Open board={board.board} id={id} />
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** The editor of whatever is open. */
+function Open({ board, id }: { board: (typeof BOARDS)[number]['board']; id: string | undefined }) {
+  const shelf = useShelf().data;
+  const [fresh] = useState(newId);
+  if (!shelf) return null;
+  if (board === 'studio') return <StudioEditor studio={shelf.studio} />;
+  if (id === undefined)
+    return (
+      <Typography color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
+        Choose one to open it here.
+      </Typography>
+    );
+  const isNew = id === 'new';
+  const gone = <Typography>Nothing on this board has that id.</Typography>;
+  if (board === 'dyes') {
+    const dye = shelf.dyes.find((item) => item.id === id);
+    return dye || isNew ? <DyeEditor key={id} id={isNew ? fresh : id} dye={dye} shelf={shelf} /> : gone;
+  }
+  if (board === 'stocks') {
+    const stock = shelf.stocks.find((item) => item.id === id);
+    return stock || isNew ? (
+      <StockEditor key={id} id={isNew ? fresh : id} stock={stock} shelf={shelf} />
+    ) : (
+      gone
+    );
+  }
+  if (board === 'bases') {
+    const base = shelf.bases.find((item) => item.id === id);
+    return base || isNew ? <BaseEditor key={id} id={isNew ? fresh : id} base={base} /> : gone;
+  }
+  const pot = shelf.pots.find((item) => item.id === id);
+  return pot || isNew ? <PotEditor key={id} id={isNew ? fresh : id} pot={pot} /> : gone;
+}

@@ -1,0 +1,91 @@
+import { useRef } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useSnackbar } from 'notistack';
+import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { useImportDocument, usePutStudio } from '../api/queries';
+import { ChoiceField, WordField } from './fields';
+import { useShelfForm } from './useShelfForm';
+
+const SPOONS = [
+  { value: 'US', label: 'US: teaspoon 4.93, tablespoon 14.8, cup 236.6 mL' },
+  { value: 'metric', label: 'metric: teaspoon 5, tablespoon 15, cup 250 mL' },
+  { value: 'AU', label: 'Australian: teaspoon 5, tablespoon 20, cup 250 mL' },
+];
+
+/** What holds for the whole studio, and taking all of it out or in as one open document. */
+export function StudioEditor({ studio }: { studio: Studio }) {
+  const { control, read } = useShelfForm<Studio>(studioSchema, studio);
+  const put = usePutStudio();
+  const take = useImportDocument();
+  const file = useRef<HTMLInputElement>(null);
+  const { enqueueSnackbar } = useSnackbar();
+  const save = async (): Promise<void> => {
+    const value = await read();
+    if (!value) return;
+    await put
+      .mutateAsync(value)
+      .then(() => enqueueSnackbar('Kept.'))
+      .catch((error: unknown) => enqueueSnackbar(saidOf(error)));
+  };
+  const takeIn = async (chosen: File | undefined): Promise<void> => {
+    if (!chosen) return;
+    try {
+      const report = await take.mutateAsync(JSON.parse(await chosen.text()) as StudioDocument);
+      enqueueSnackbar(`Taken in: ${report.added} new, ${report.unchanged} already here.`);
+    } catch (error) {
+      enqueueSnackbar(
+        error instanceof SyntaxError ? `${chosen.name} is not JSON. Nothing was taken in.` : saidOf(error),
+      );
+    }
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 3, maxWidth: 620 }}>
+      <Box
+        component="form"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+        sx={{ display: 'grid', gap: 1.75 }}
+      >
+        <Typography variant="h2">Studio</Typography>
+        <WordField control={control} name="name" label="Name" />
+        <ChoiceField control={control} name="spoons" label="Spoons and cups" options={SPOONS} />
+        <WordField control={control} name="currency" label="Currency" />
+        <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
+          Keep the change
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1 }}>
+        <Typography variant="h2">All of it as one file</Typography>
+        <Typography variant="body2">
+          An open JSON document with every dye, jar, base, pot, colorway and batch. Taking one in is all or
+          nothing and never rewrites a record.
+        </Typography>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <Button component="a" href={API.document} download variant="outlined">
+            Take out
+          </Button>
+          <Button variant="outlined" disabled={take.isPending} onClick={() => file.current?.click()}>
+            Take in …
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept="application/json,.json"
+            hidden
+            aria-label="Document to take in"
+            onChange={(event) => {
+              void takeIn(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

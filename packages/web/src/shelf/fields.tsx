@@ -1,0 +1,101 @@
+import TextField from '@mui/material/TextField';
+import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
+import type { ParseContext, QuantityKindName } from '@ythrion/core';
+import { Choice } from '../parts/Choice';
+import { QuantityField } from '../parts/QuantityField';
+
+interface Bound<T extends FieldValues> {
+  control: Control<T>;
+  name: FieldPath<T>;
+  label: string;
+}
+
+const said = (error: { message?: string | undefined } | undefined): string | undefined => error?.message;
+
+/** A line of words in a shelf form. */
+export function WordField<T extends FieldValues>({
+  control,
+  name,
+  label,
+  multiline = false,
+  type = 'text',
+  nullable = false,
+}: Bound<T> & { multiline?: boolean; type?: string; nullable?: boolean }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <TextField
+          {...field}
+          value={(field.value as string | null) ?? ''}
+          onChange={(event) =>
+            field.onChange(nullable && event.target.value === '' ? null : event.target.value)
+          }
+          label={label}
+          type={type}
+          multiline={multiline}
+          minRows={multiline ? 2 : undefined}
+          fullWidth
+          error={fieldState.invalid}
+          helperText={fieldState.error ? `✕ ${said(fieldState.error) ?? ''}` : undefined}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      )}
+    />
+  );
+}
+
+/** An amount in a shelf form. */
+export function AmountField<T extends FieldValues>({
+  control,
+  name,
+  label,
+  kind,
+  context,
+}: Bound<T> & { kind: QuantityKindName; context?: ParseContext }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <QuantityField
+          label={label}
+          kind={kind}
+          value={(field.value as number | null) ?? undefined}
+          onChange={field.onChange}
+          problem={said(fieldState.error)}
+          {...(context && { context })}
+        />
+      )}
+    />
+  );
+}
+
+/** One of a few in a shelf form. */
+export function ChoiceField<T extends FieldValues>({
+  control,
+  name,
+  label,
+  options,
+}: Bound<T> & { options: readonly { value: string; label: string }[] }) {
+  return (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <Choice
+          label={label}
+          value={field.value as string}
+          options={options}
+          onChange={field.onChange}
+          problem={said(fieldState.error)}
+        />
+      )}
+    />
+  );
+}
+
+/** Options whose label is the value itself. */
+export const plainOptions = (values: readonly string[]): { value: string; label: string }[] =>
+  values.map((value) => ({ value, label: value }));

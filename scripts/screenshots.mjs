@@ -1,0 +1,50 @@
+// Takes the pictures of the main views from the demo data.
+//   node scripts/screenshots.mjs [folder] [part of a name]   with a demo served at URL (default the usual port)
+import path from 'node:path';
+import { mkdir } from 'node:fs/promises';
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from './chromium.mjs';
+
+const url = process.env.URL ?? 'http://127.0.0.1:4780';
+const folder = process.argv[2] ?? 'docs/screenshots';
+const only = process.argv[3] ?? '';
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+const VIEWS = [
+  { name: 'pour', path: '/pour', size: DESK },
+  { name: 'pour-phone', path: '/pour', size: PHONE },
+  { name: 'colorways', path: '/colorways', size: DESK },
+  { name: 'formulation', path: '/colorways/green-bronze', size: DESK },
+  { name: 'formulation-phone', path: '/colorways/green-bronze', size: PHONE },
+  { name: 'pots-phone', path: '/pots', size: PHONE },
+  { name: 'pour-card', path: '/pots/b15-angelus', size: DESK },
+  { name: 'pour-card-phone', path: '/pots/b15-angelus', size: PHONE },
+  { name: 'book', path: '/book', size: DESK },
+  { name: 'book-phone', path: '/book', size: PHONE },
+  { name: 'batch', path: '/book/b04-green-bronze', size: DESK },
+  { name: 'dye-again', path: '/book/b04-green-bronze/again', size: DESK },
+  { name: 'shelf-dyes', path: '/shelf/dyes/vault-blue', size: DESK },
+  { name: 'shelf-jars', path: '/shelf/stocks/vault-blue-1', size: DESK },
+  { name: 'shelf-phone', path: '/shelf/bases', size: PHONE },
+];
+
+await mkdir(folder, { recursive: true });
+const browser = await chromium.launch(CHROMIUM);
+for (const view of VIEWS.filter(({ name }) => name.includes(only))) {
+  const page = await browser.newPage({
+    viewport: view.size,
+    colorScheme: process.env.SCHEME === 'dark' ? 'dark' : 'light',
+  });
+  page.on('pageerror', (error) => console.error(view.name, error.message));
+  page.on('console', (message) => message.type() === 'error' && console.error(view.name, message.text()));
+  await page.goto(url + view.path, { waitUntil: 'networkidle' });
+  await page.waitForTimeout(400);
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  if (overflow > 0) console.error(`${view.name}: ${overflow} px too wide`);
+  await page.screenshot({ path: path.join(folder, `${view.name}.png`) });
+  await page.close();
+}
+await browser.close();
