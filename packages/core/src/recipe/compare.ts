@@ -37,7 +37,7 @@ function dyeLines(name: string, old: PourLine | undefined, now: PourLine | undef
     { label: `${name}, depth`, before: old?.dos ?? null, after: now?.dos ?? null },
     { label: `${name}, dye`, before: old?.grams ?? null, after: now?.grams ?? null },
     {
-      label: `${name}, ${pouredAs(old)} → ${pouredAs(now)}`,
+      label: `${name}, ${pouredAs(old) === pouredAs(now) ? pouredAs(old) : `${pouredAs(old)} → ${pouredAs(now)}`}`,
       before: old ? (old.volume ?? old.grams) : null,
       after: now ? (now.volume ?? now.grams) : null,
     },

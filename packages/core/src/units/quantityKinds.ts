@@ -88,6 +88,15 @@ export const QUANTITY_KINDS = {
     usual: [0.3, 15],
     ladder: [0.5, 1, 2, 3, 4, 5, 6, 8, 10],
   },
+  acidStrength: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'acid strength',
+    possible: [0, 100],
+    usual: [1, 100],
+    ladder: [5, 6, 10, 50, 91.4, 100],
+    aboveZero: true,
+  },
   acidVolume: {
     dimension: 'volume',
     unit: 'mL',

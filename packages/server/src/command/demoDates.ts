@@ -2,7 +2,7 @@ import type { Batch, Entry, StudioDocument } from '@ythrion/core';
 
 const DAY = 86_400_000;
 /** How long ago the last thing happened in a demo that has just been opened. */
-const JUST_NOW = 12 * 60_000;
+const JUST_NOW = 30 * 60_000;
 
 /**
  * Moves the demo's days so that it looks lived in today: what is wet was touched minutes ago, what is closed lies

@@ -177,7 +177,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box>
           <Typography variant="h2">What happened</Typography>
           <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {batch.entries.map((entry) => (
+            {batch.entries.map((entry, i) => (
               <Typography
                 component="li"
                 variant="body2"
@@ -189,6 +189,9 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                   textDecoration: state.struck.has(entry.id) ? 'line-through' : 'none',
                 }}
               >
+                {dayOf(entry.at) !== dayOf(batch.entries[i - 1]?.at ?? batch.startedAt) && (
+                  <strong>{dayOf(entry.at)} </strong>
+                )}
                 {clockTime(entry.at)} {entryWords(entry, plan, [...shelf.dyes, ...batch.formulation.dyes])}
               </Typography>
             ))}

@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import {
   formulate,
+  newGoodsLine,
   planFormulation,
   type Colorway,
   type ColorwayOnList,
@@ -9,6 +11,7 @@ import {
 } from '@ythrion/core';
 import { CautionList } from '../parts/CautionList';
 import { Hank } from '../parts/Hank';
+import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
 import { SetFields } from '../parts/SetFields';
 import { SetResult } from '../parts/SetResult';
@@ -18,7 +21,7 @@ import { BeginBatchRow } from './BeginBatchRow';
 import { FormulationHead } from './FormulationHead';
 import { goodsRows } from './goodsRows';
 import { PassStage } from './PassStage';
-import { useDraft } from './useDraft';
+import { useDraft, type Draft } from './useDraft';
 
 export interface FormulationProps {
   saved: Colorway;
@@ -46,6 +49,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
       <YarnStage
         title="Goods"
         end="top"
+        action={<AddGoods draft={draft} shelf={shelf} />}
         yarn={
           <Hank
             hex={first?.undyedHex ?? '#efe9dc'}
@@ -98,6 +102,21 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
         ]}
       />
     </Box>
+  );
+}
+
+/** Another line of goods in the same pot. */
+function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
+  const base = shelf.bases.find((candidate) => !candidate.retired);
+  if (!base) return null;
+  return (
+    <Button
+      onClick={() =>
+        draft.changeRecipe({ goods: [...draft.colorway.recipe.goods, newGoodsLine(newId(), base)] })
+      }
+    >
+      Add goods
+    </Button>
   );
 }
 

@@ -81,18 +81,6 @@ export function PassStage({ draft, plan, shelf, notices, seed }: PassStageProps)
           bathMl={planned.bath.value}
           ratio={planned.liquorRatio.value}
           onChange={(water) => change({ water })}
-          onAddDye={() =>
-            change({
-              dyes: [
-                ...pass.dyes,
-                newDyeLine(
-                  newId(),
-                  shelf,
-                  pass.dyes.map((dye) => dye.dyeId),
-                ),
-              ],
-            })
-          }
         />
       ),
       right: (
@@ -121,6 +109,24 @@ export function PassStage({ draft, plan, shelf, notices, seed }: PassStageProps)
   return (
     <YarnStage
       title="Pass 1, immersion"
+      action={
+        <Button
+          onClick={() =>
+            change({
+              dyes: [
+                ...pass.dyes,
+                newDyeLine(
+                  newId(),
+                  shelf,
+                  pass.dyes.map((dye) => dye.dyeId),
+                ),
+              ],
+            })
+          }
+        >
+          Add a dye
+        </Button>
+      }
       summary={`${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}, ${formatAmount(planned.dos.value, '%')}`}
       yarn={
         <Hank
@@ -166,7 +172,7 @@ function DyeFields({ line, shelf, written, onChange, onRemove }: DyeFieldsProps)
         display: 'grid',
         gap: 1,
         alignItems: 'start',
-        gridTemplateColumns: { xs: '1fr 1fr', lg: '62px 1.3fr 0.8fr 1.2fr 44px' },
+        gridTemplateColumns: { xs: '1fr 1fr', lg: '62px 1.25fr 0.75fr 1.5fr 44px' },
       }}
     >
       <Box sx={{ display: { xs: 'none', lg: 'block' }, pt: 0.75 }}>
@@ -216,23 +222,19 @@ interface WaterFieldsProps {
   bathMl: number;
   ratio: number;
   onChange: (water: Water) => void;
-  onAddDye: () => void;
 }
 
-function WaterFields({ water, bathMl, ratio, onChange, onAddDye }: WaterFieldsProps) {
+function WaterFields({ water, bathMl, ratio, onChange }: WaterFieldsProps) {
   const byRatio = water.basis === 'ratio';
   return (
     <Box
       sx={{
         display: 'grid',
         gap: 1,
-        gridTemplateColumns: { xs: '1fr 1fr', lg: '1fr 1fr 1fr' },
+        gridTemplateColumns: '1fr 1fr',
         alignItems: 'start',
       }}
     >
-      <Button variant="outlined" onClick={onAddDye}>
-        Add a dye
-      </Button>
       <QuantityField
         key={water.basis}
         label={byRatio ? 'Liquor ratio' : 'Bath'}

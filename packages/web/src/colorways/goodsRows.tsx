@@ -1,10 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { newGoodsLine, type GoodsLine, type Plan, type ShelfResponse } from '@ythrion/core';
+import { type GoodsLine, type Plan, type ShelfResponse } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
-import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
 import type { StageRow } from '../parts/YarnStage';
 import type { Draft } from './useDraft';
@@ -32,10 +31,6 @@ export function goodsRows({
     const base = shelf.bases.find((candidate) => candidate.id === baseId);
     if (base) setLine(index, { baseId, gramsEach: base.putUpGrams });
   };
-  const addLine = (): void => {
-    const base = shelf.bases.find((candidate) => !candidate.retired);
-    if (base) draft.changeRecipe({ goods: [...recipe.goods, newGoodsLine(newId(), base)] });
-  };
   const lines = recipe.goods.map((line, i): StageRow => {
     const path = `goods.${line.id}.gramsEach`;
     return {
@@ -45,7 +40,7 @@ export function goodsRows({
           sx={{
             display: 'grid',
             gap: 1,
-            gridTemplateColumns: recipe.goods.length > 1 ? '84px 1.5fr 1fr 44px' : '84px 1.5fr 1fr',
+            gridTemplateColumns: { xs: '72px 1fr', lg: '76px 1.7fr 1fr 1fr' },
             alignItems: 'start',
           }}
         >
@@ -68,7 +63,15 @@ export function goodsRows({
             written={asWritten[path]}
             onChange={(gramsEach, as) => setLine(i, { gramsEach }, { [path]: as })}
           />
-          {recipe.goods.length > 1 && (
+          {i === 0 && (
+            <QuantityField
+              label="Wet out"
+              kind="minutes"
+              value={recipe.wettingMinutes}
+              onChange={(wettingMinutes) => draft.changeRecipe({ wettingMinutes })}
+            />
+          )}
+          {i > 0 && (
             <Button
               aria-label={`Leave out goods line ${i + 1}`}
               sx={{ minWidth: 44, px: 0 }}
@@ -81,43 +84,21 @@ export function goodsRows({
       ),
       right:
         i === 0 ? (
-          <GoodsResult plan={plan} />
+          <GoodsResult plan={plan} dry={recipe.wettingMinutes === 0} />
         ) : plan.goods[i] ? (
           <FigureText figure={plan.goods[i].grams} name={`Mass of ${plan.goods[i].baseName}`} />
         ) : null,
     };
   });
-  const wetting: StageRow = {
-    key: 'wetting',
-    left: (
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr', alignItems: 'start' }}>
-        <QuantityField
-          label="Wet out"
-          kind="minutes"
-          value={recipe.wettingMinutes}
-          onChange={(wettingMinutes) => draft.changeRecipe({ wettingMinutes })}
-        />
-        <Button variant="outlined" onClick={addLine}>
-          Add goods
-        </Button>
-      </Box>
-    ),
-    right: (
-      <Typography variant="body2" color="text.secondary">
-        {recipe.wettingMinutes === 0
-          ? 'Goods go in dry, on purpose: expect tonal change.'
-          : 'Wet out in plain water with a drop of wetting agent, so that the dye strikes evenly.'}
-      </Typography>
-    ),
-  };
-  return [...lines, wetting];
+  return lines;
 }
 
-function GoodsResult({ plan }: { plan: Plan }) {
+function GoodsResult({ plan, dry }: { plan: Plan; dry: boolean }) {
   return (
     <Typography variant="body2" component="div">
       <FigureText figure={plan.wog} name="Weight of goods" px={24} /> of goods ·{' '}
       <FigureText figure={plan.dyeablePercent} name="Share that takes acid dye" /> takes dye
+      {dry && ' · goes in dry: expect tonal change'}
     </Typography>
   );
 }

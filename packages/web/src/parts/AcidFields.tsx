@@ -11,21 +11,21 @@ import { Choice } from './Choice';
 import { QuantityField } from './QuantityField';
 
 const MATERIALS: { value: AcidMaterial | 'none'; label: string }[] = [
-  { value: 'vinegar', label: 'White vinegar' },
-  { value: 'citric', label: 'Citric crystals' },
-  { value: 'citric solution', label: 'Citric solution' },
-  { value: 'none', label: 'No acid' },
+  { value: 'vinegar', label: 'Vinegar' },
+  { value: 'citric', label: 'Citric' },
+  { value: 'citric solution', label: 'Citric sol.' },
+  { value: 'none', label: 'None' },
 ];
 const TIMES: { value: AcidTime; label: string }[] = [
-  { value: 'soak', label: 'in the soak' },
-  { value: 'start', label: 'from the start' },
-  { value: 'warm', label: 'once warm' },
-  { value: 'last', label: 'last, when level' },
+  { value: 'soak', label: 'in soak' },
+  { value: 'start', label: 'at start' },
+  { value: 'warm', label: 'when warm' },
+  { value: 'last', label: 'last' },
 ];
 
 const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string }[] => [
-  { value: 'gPerL', label: 'g acid per liter' },
-  { value: 'percentOfGoods', label: '% acid on goods' },
+  { value: 'gPerL', label: 'g/L' },
+  { value: 'percentOfGoods', label: '% of goods' },
   { value: 'amount', label: ACIDS[material].unit === 'mL' ? 'mL in all' : 'g in all' },
 ];
 
@@ -64,19 +64,17 @@ export function AcidFields({ dose, restate, written, onChange, fallback }: AcidF
       sx={{
         display: 'grid',
         gap: 1,
-        gridTemplateColumns: dose ? { xs: '1fr 1fr', lg: '1.2fr 0.8fr 1fr 1fr 1fr' } : '1fr',
+        gridTemplateColumns: dose ? { xs: '1fr 1fr', lg: '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' } : '1fr',
       }}
     >
       <Choice label="Acid" value={dose?.material ?? 'none'} options={MATERIALS} onChange={setMaterial} />
       {dose && (
         <>
           <QuantityField
-            label={ACIDS[dose.material].unit === 'mL' ? 'Strength w/v' : 'Purity'}
-            kind="acidPercent"
+            label={ACIDS[dose.material].unit === 'mL' ? 'Strength' : 'Purity'}
+            kind="acidStrength"
             value={dose.strengthPercent}
-            onChange={(strengthPercent) => {
-              if (strengthPercent > 0) onChange({ ...dose, strengthPercent }, written ?? '');
-            }}
+            onChange={(strengthPercent) => onChange({ ...dose, strengthPercent }, written ?? '')}
           />
           <QuantityField
             label="Dose"

@@ -11,7 +11,7 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
     ['Dye', totals.dye, 'Dye in all'],
     ['Depth', plan.passes[0]?.dos ?? null, 'Depth of shade in all'],
     ['Water', totals.water, 'Water to run'],
-    [plan.passes[0]?.acid?.label ?? 'Acid', totals.acid, 'Acid'],
+    [capital(plan.passes[0]?.acid?.label ?? 'acid'), totals.acid, 'Acid'],
     ['On heat', totals.onHeat, 'Time on heat'],
     ['Hands on', totals.handsOn, 'Hands-on time'],
     [`Dye cost ${currency}`, totals.cost, 'Cost of the dye'],
@@ -22,7 +22,9 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
       aria-label="Totals"
       sx={{
         display: 'flex',
-        flexWrap: 'wrap',
+        flexWrap: { xs: 'nowrap', sm: 'wrap' },
+        overflowX: { xs: 'auto', sm: 'visible' },
+        whiteSpace: 'nowrap',
         columnGap: 2.5,
         rowGap: 0.5,
         m: 0,
@@ -47,3 +49,5 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
     </Box>
   );
 }
+
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

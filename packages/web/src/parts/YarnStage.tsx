@@ -13,6 +13,8 @@ export interface YarnStageProps {
   title: string;
   /** One sentence beside the title. */
   summary?: ReactNode;
+  /** What can be added to this stage, at the end of its title line. */
+  action?: ReactNode;
   /** Drawn on the line, in the middle. */
   yarn?: ReactNode;
   rows: readonly StageRow[];
@@ -21,13 +23,13 @@ export interface YarnStageProps {
 }
 
 /** Width of the middle with the yarn in it, px, on a desk. */
-export const YARN_WIDTH = 150;
+export const YARN_WIDTH = 132;
 
 /**
  * A stage of the yarn's way down the page: decisions on the left, what they come to on the right of the same row,
  * the yarn between. On a phone the line moves to the left edge and the right side comes under the left.
  */
-export function YarnStage({ title, summary, yarn, rows, end }: YarnStageProps) {
+export function YarnStage({ title, summary, action, yarn, rows, end }: YarnStageProps) {
   return (
     <Box
       component="section"
@@ -40,7 +42,7 @@ export function YarnStage({ title, summary, yarn, rows, end }: YarnStageProps) {
         alignItems: 'start',
         gridTemplateColumns: {
           xs: '44px minmax(0, 1fr)',
-          md: `minmax(0, 1.25fr) ${YARN_WIDTH}px minmax(0, 1fr)`,
+          md: `minmax(0, 1.5fr) ${YARN_WIDTH}px minmax(0, 1fr)`,
         },
         '&:not(:first-of-type)': { pt: 1 },
       }}
@@ -57,9 +59,15 @@ export function YarnStage({ title, summary, yarn, rows, end }: YarnStageProps) {
         }}
       >
         <Typography variant="h2">{title}</Typography>
-        <Typography variant="body2" color="text.secondary" component="div">
+        <Typography
+          variant="body2"
+          color="text.secondary"
+          component="div"
+          sx={{ display: { xs: 'none', sm: 'block' } }}
+        >
           {summary}
         </Typography>
+        {action && <Box sx={{ ml: 'auto', my: '-6px' }}>{action}</Box>}
       </Box>
       <Box
         sx={{
@@ -77,20 +85,24 @@ export function YarnStage({ title, summary, yarn, rows, end }: YarnStageProps) {
             left: 'calc(50% - 1px)',
             width: 2,
             bgcolor: 'text.primary',
-            top: end === 'top' ? '50%' : -12,
+            top: end === 'top' ? { xs: 36, md: '50%' } : -12,
             bottom: end === 'bottom' ? '50%' : -4,
           },
         }}
       >
-        <Box
-          sx={{
-            position: 'relative',
-            transform: { xs: 'scale(0.42)', md: 'none' },
-            transformOrigin: 'top center',
-          }}
-        >
-          {yarn}
-        </Box>
+        {yarn !== undefined && (
+          <Box
+            sx={{
+              position: 'relative',
+              bgcolor: 'booth',
+              p: 0.5,
+              transform: { xs: 'scale(0.38)', md: 'none' },
+              transformOrigin: 'top center',
+            }}
+          >
+            {yarn}
+          </Box>
+        )}
       </Box>
       <Box
         sx={{

@@ -115,35 +115,29 @@ function drawTwisted(
   drawn: readonly Strand[],
 ): void {
   const middle = width / 2;
-  const swing = Math.min(width * 0.2, height * 0.14);
-  const body = swing * 0.95;
-  const turns = Math.max(1.4, height / (swing * 7));
+  const swing = Math.min(width * 0.15, height * 0.12);
+  const body = swing * 1.12;
+  const turns = Math.max(1.25, height / (swing * 8.4));
   const steps = Math.round(height / 2.5);
   const taper = (t: number): number =>
     Math.min(1, Math.sin(Math.PI * Math.min(0.5, Math.min(t, 1 - t) * 3.2)) * 0.75 + 0.3);
-  const strandWidth = ((2 * body) / drawn.length) * 1.8;
+  const strandWidth = ((2 * body) / drawn.length) * 1.5;
   for (let k = 0; k < steps; k += 1) {
     const t = k / steps;
     const plies = [0, Math.PI]
       .map((shift) => 2 * Math.PI * turns * t + shift)
       .toSorted((a, b) => Math.cos(a) - Math.cos(b));
     for (const phase of plies) {
-      const depth = 0.72 + 0.28 * Math.cos(phase);
+      const depth = 0.82 + 0.18 * Math.cos(phase);
       for (const strand of drawn) {
-        const round = Math.sqrt(Math.max(0.12, 1 - (strand.across * 2 - 1) ** 2));
-        pen.strokeStyle = darker(strand.hex, depth * (0.5 + 0.5 * round));
+        const round = Math.sqrt(Math.max(0, 1 - (strand.across * 2 - 1) ** 2));
+        pen.strokeStyle = darker(strand.hex, depth * (0.22 + 0.78 * round));
         pen.lineWidth = strandWidth;
         pen.beginPath();
-        pen.moveTo(
-          along(phase, t, strand),
-          4 + t * (height - 8) + (strand.across - 0.5) * body * 0.5 * Math.cos(phase),
-        );
+        pen.moveTo(along(phase, t, strand), 4 + t * (height - 8));
         const next = t + 1.7 / steps;
         const nextPhase = phase + (2 * Math.PI * turns * 1.7) / steps;
-        pen.lineTo(
-          along(nextPhase, next, strand),
-          4 + next * (height - 8) + (strand.across - 0.5) * body * 0.5 * Math.cos(nextPhase),
-        );
+        pen.lineTo(along(nextPhase, next, strand), 4 + next * (height - 8));
         pen.stroke();
       }
     }

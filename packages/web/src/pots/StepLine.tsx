@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -27,7 +27,8 @@ export interface StepLineProps {
 /** One step of the card: small when done, large when it is its turn, waiting in between. */
 export function StepLine({ line, current, closed, now, shelf, recorder }: StepLineProps) {
   if (line.status === 'done') return <DoneLine line={line} closed={closed} recorder={recorder} />;
-  if (current && !closed) return <CurrentLine line={line} now={now} shelf={shelf} recorder={recorder} />;
+  if (current && !closed)
+    return <CurrentLine key={line.step.id} line={line} now={now} shelf={shelf} recorder={recorder} />;
   return (
     <Box
       component="li"
@@ -141,9 +142,12 @@ function CurrentLine({
 }: Pick<StepLineProps, 'line' | 'now' | 'shelf' | 'recorder'>) {
   const { step } = line;
   const [other, setOther] = useState(false);
+  const place = useRef<HTMLLIElement>(null);
+  useEffect(() => place.current?.scrollIntoView({ block: 'center' }), []);
   return (
     <Box
       component="li"
+      ref={place}
       aria-current="step"
       sx={{ borderTop: 4, borderBottom: 4, borderColor: 'text.primary', px: { xs: 1.5, sm: 2 }, py: 2 }}
     >

@@ -6,7 +6,6 @@ import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import {
-  ACIDS,
   formulate,
   keepQuickPour,
   planFormulation,
@@ -165,7 +164,7 @@ export function QuickPourScreen() {
                 sx={{
                   display: 'grid',
                   gap: 1,
-                  gridTemplateColumns: quick.dyes.length > 1 ? '48px 1fr 1fr 44px' : '48px 1fr 1fr',
+                  gridTemplateColumns: quick.dyes.length > 1 ? '68px 1fr 1fr 44px' : '68px 1fr 1fr',
                 }}
               >
                 <TextField
@@ -243,7 +242,9 @@ export function QuickPourScreen() {
                   }
                 />
                 <QuantityField
-                  label={`${ACIDS[quick.acid?.material ?? 'vinegar'].acid} per liter`}
+                  label={
+                    quick.acid?.material === 'citric' ? 'Citric acid per liter' : 'Acetic acid per liter'
+                  }
                   kind="acidPerLiter"
                   value={quick.acid?.value}
                   onChange={(value) => change({ acid: { ...(quick.acid ?? QUICK_ACIDS.vinegar), value } })}
@@ -320,7 +321,7 @@ function KeepIt({ quick }: { quick: QuickPour }) {
     }
   };
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1fr 1fr' } }}>
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1.1fr 0.8fr' } }}>
       <TextField
         label="Name"
         value={name}

@@ -57,7 +57,10 @@ export function ShelfScreen() {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: showList ? 'minmax(320px, 1fr) 1.35fr' : '1fr' },
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            md: showList ? 'minmax(320px, 1fr) 1.35fr' : 'minmax(0, 1fr)',
+          },
           alignItems: 'start',
           borderTop: 1,
           borderColor: 'divider',

@@ -94,6 +94,7 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums', overflowX: 'hidden' },
+        a: { color: 'inherit' },
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
         },
@@ -110,6 +111,7 @@ export const theme = createTheme({
     },
     MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
     MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 }, input: { paddingBlock: 8 } } },
+    MuiNativeSelect: { styleOverrides: { select: { '&&': { paddingRight: 26 } }, icon: { right: 2 } } },
     MuiFormHelperText: { styleOverrides: { root: { marginInline: 2, '&.Mui-error': { fontWeight: 600 } } } },
     MuiInputLabel: { styleOverrides: { root: { '&.Mui-focused': { color: 'inherit' } } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },
