@@ -4,7 +4,7 @@ import { Command } from 'commander';
 import { DocumentError, FieldError } from '@ythrion/core';
 import { DataFolderError } from './storage/openStudio';
 import { loadDemo } from './command/demo';
-import { exportTo, importFrom, planFile } from './command/documents';
+import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
 import { dataFolder, SettingError } from './command/places';
 import { serve } from './command/serve';
 
@@ -42,6 +42,12 @@ program
   .description('take a document in, all or nothing')
   .argument('<file>')
   .action((file: string) => importFrom(dataFolder(), file));
+
+program
+  .command('schema')
+  .description('write the JSON Schema of the document')
+  .argument('[file]', 'where to; standard output when left out')
+  .action((file?: string) => writeSchema(file));
 
 program.parseAsync().catch((error: unknown) => {
   const known =

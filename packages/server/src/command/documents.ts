@@ -1,5 +1,5 @@
 import { readFile, writeFile } from 'node:fs/promises';
-import { DocumentError, planDocument, readDocument } from '@ythrion/core';
+import { DocumentError, documentJsonSchema, planDocument, readDocument } from '@ythrion/core';
 import { exportDocument } from '../document/exportDocument';
 import { importDocument } from '../document/importDocument';
 import { parseDocumentText, withLines } from '../document/parseDocumentText';
@@ -17,6 +17,13 @@ export async function exportTo(folder: string, file: string | undefined): Promis
   const storage = await openStudio(folder, { mustExist: true });
   const text = `${JSON.stringify(await exportDocument(storage), null, 2)}\n`;
   await storage.close();
+  if (file === undefined) process.stdout.write(text);
+  else await writeFile(file, text);
+}
+
+/** Writes the JSON Schema of the document to a file, or to standard output. */
+export async function writeSchema(file: string | undefined): Promise<void> {
+  const text = `${JSON.stringify(documentJsonSchema(), null, 2)}\n`;
   if (file === undefined) process.stdout.write(text);
   else await writeFile(file, text);
 }

@@ -1,0 +1,5 @@
+// Installs and builds what is missing.
+import { build, install } from './prepare.mjs';
+
+install();
+build();
