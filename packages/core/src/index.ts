@@ -40,6 +40,7 @@ export * from './shelf/common';
 export * from './shelf/dye';
 export * from './shelf/fibers';
 export * from './shelf/fiberWords';
+export * from './shelf/jarWords';
 export * from './shelf/pot';
 export * from './shelf/stock';
 export * from './shelf/studio';

@@ -12,6 +12,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import {
   comparePlans,
   formulate,
+  jarWords,
   planFormulation,
   rescaleRecipe,
   type Batch,
@@ -181,7 +182,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
                   )
                   .map((stock) => ({
                     value: stock.id,
-                    label: `${stock.strengthPercent} % stock ${stock.code}`,
+                    label: `stock ${jarWords(stock)}`,
                   })),
                 { value: '', label: 'powder, weighed' },
               ]}

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import {
   formatAmount,
   jarFor,
+  jarWords,
   newDyeLine,
   QUICK_ACIDS,
   type AcidBasis,
@@ -162,7 +163,7 @@ function DyeFields({ line, shelf, written, onChange, onRemove }: DyeFieldsProps)
   const from = [
     ...jars.map((stock) => ({
       value: stock.id,
-      label: `${stock.strengthPercent} % ${stock.code}, ${formatAmount(shelf.stockLeft[stock.id] ?? 0, 'mL')} left`,
+      label: `${jarWords(stock)}, ${formatAmount(shelf.stockLeft[stock.id] ?? 0, 'mL')} left`,
     })),
     { value: '', label: 'powder, weighed' },
   ];

@@ -4,10 +4,10 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { potClock, type BatchResponse } from '@ythrion/core';
-import { useRunning } from '../api/queries';
+import { useRunning, useShelf } from '../api/queries';
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
-import { batchView } from '../pots/batchView';
+import { potView } from '../pots/batchView';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
 export function Hob() {
@@ -35,7 +35,8 @@ export function Hob() {
 
 function Pot({ batch }: { batch: BatchResponse }) {
   const now = useNow(5);
-  const { state, level } = useMemo(() => batchView(batch, batch.formulation.dyes), [batch]);
+  const dyes = useShelf().data?.dyes;
+  const { state, level } = useMemo(() => potView(batch, dyes ?? []), [batch, dyes]);
   const clock = potClock(state, now);
   return (
     <ButtonBase

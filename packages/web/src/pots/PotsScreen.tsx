@@ -5,11 +5,11 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { clockTime, potClock, type BatchResponse } from '@ythrion/core';
-import { useRunning } from '../api/queries';
+import { useRunning, useShelf } from '../api/queries';
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
-import { batchView } from './batchView';
+import { potView } from './batchView';
 
 /** The wet side: every pot with what it is at, since when, and what comes next. */
 export function PotsScreen() {
@@ -37,7 +37,8 @@ export function PotsScreen() {
 
 function PotLine({ batch }: { batch: BatchResponse }) {
   const now = useNow(5);
-  const { state, level } = useMemo(() => batchView(batch, []), [batch]);
+  const dyes = useShelf().data?.dyes;
+  const { state, level } = useMemo(() => potView(batch, dyes ?? []), [batch, dyes]);
   const clock = potClock(state, now);
   return (
     <ButtonBase

@@ -143,7 +143,9 @@ function CurrentLine({
   const { step } = line;
   const [other, setOther] = useState(false);
   const place = useRef<HTMLLIElement>(null);
-  useEffect(() => place.current?.scrollIntoView({ block: 'center' }), []);
+  useEffect(() => {
+    place.current?.scrollIntoView({ block: 'center' });
+  }, []);
   return (
     <Box
       component="li"

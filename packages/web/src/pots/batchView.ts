@@ -9,25 +9,32 @@ import {
   type Plan,
 } from '@ythrion/core';
 
-/** Everything a screen shows of one batch, computed in one place. */
-export interface BatchView {
+/** What a pot shows of its batch. */
+export interface PotView {
   plan: Plan;
   state: BatchState;
-  actual: ActualRecipe;
   /** How full the pot is, 0 to 1. */
   level: number;
 }
 
-/** A batch's plan, where it stands and what it really was. @param dyes every dye its entries may name */
-export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
-  const known = [...batch.formulation.dyes, ...dyes];
+/** Everything a screen shows of one batch, computed in one place. */
+export interface BatchView extends PotView {
+  actual: ActualRecipe;
+}
+
+/** A batch's plan and where it stands. @param dyes the dyes on the shelf, for the color of what was added unplanned */
+export function potView(batch: Batch, dyes: readonly Dye[]): PotView {
   const plan = planFormulation(batch.formulation);
-  const state = batchState(plan, known, batch.entries, batch.startedAt);
+  const state = batchState(plan, [...batch.formulation.dyes, ...dyes], batch.entries, batch.startedAt);
   const capacity = batch.formulation.pot?.capacityMl ?? (plan.passes[0]?.bath.value ?? 1) * 1.5;
+  return { plan, state, level: state.bath.volumeMl / capacity };
+}
+
+/** `potView` with what the batch really was. @param dyes every dye its entries may name */
+export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
+  const pot = potView(batch, dyes);
   return {
-    plan,
-    state,
-    actual: actualRecipe(batch.formulation, plan, batch.entries, known),
-    level: state.bath.volumeMl / capacity,
+    ...pot,
+    actual: actualRecipe(batch.formulation, pot.plan, batch.entries, [...batch.formulation.dyes, ...dyes]),
   };
 }

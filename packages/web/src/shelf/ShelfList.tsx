@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { fiberWords, formatAmount, type ShelfResource, type ShelfResponse } from '@ythrion/core';
+import { fiberWords, formatAmount, jarWords, type ShelfResource, type ShelfResponse } from '@ythrion/core';
 import { Hank } from '../parts/Hank';
 import { Jar } from '../parts/Jar';
 import { LadderStrip } from '../parts/LadderStrip';
@@ -91,7 +91,7 @@ const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
       return {
         id: stock.id,
         retired: stock.retired,
-        name: `${dye?.name ?? ''} ${stock.strengthPercent} % ${stock.code}`.trim(),
+        name: `${dye?.name ?? ''} ${jarWords(stock)}`,
         words: `${formatAmount(left, 'mL')} left${stock.madeOn ? `, made ${stock.madeOn}` : ''}`,
         picture: (
           <Jar

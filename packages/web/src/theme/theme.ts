@@ -54,7 +54,7 @@ export const theme = createTheme({
       palette: { ...neutral('#141414', '#fafafa', '#c9c9c9', '#555555'), due: '#8a6400', booth: '#bdbdbd' },
     },
     dark: {
-      palette: { ...neutral('#f2f2f2', '#161616', '#4a4a4a', '#b4b4b4'), due: '#d9a62e', booth: '#5c5c5c' },
+      palette: { ...neutral('#f2f2f2', '#161616', '#4a4a4a', '#b4b4b4'), due: '#d9a62e', booth: '#bdbdbd' },
     },
   },
   shape: { borderRadius: 2 },

@@ -1,0 +1,78 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, rm } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+
+const MAIN = path.resolve(import.meta.dirname, '../packages/server/dist/main.js');
+
+/** The built application, running on a free port with a data folder of its own. */
+export interface Application {
+  url: string;
+  folder: string;
+  /** Ends it as a power cut would. */
+  kill(): Promise<void>;
+  /** Starts it again on the same data and the same port. */
+  restart(): Promise<void>;
+  remove(): Promise<void>;
+}
+
+export async function startApplication(command: 'serve' | 'demo'): Promise<Application> {
+  const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-e2e-'));
+  let child = await listening(command, folder, '0');
+  const application: Application = {
+    url: child.url,
+    folder,
+    async kill() {
+      child.process.kill('SIGKILL');
+      if (child.process.exitCode === null && child.process.signalCode === null)
+        await once(child.process, 'exit');
+    },
+    async restart() {
+      child = await listening('serve', folder, new URL(application.url).port);
+    },
+    async remove() {
+      await application.kill();
+      await rm(folder, { recursive: true, force: true });
+    },
+  };
+  return application;
+}
+
+async function listening(
+  command: string,
+  folder: string,
+  port: string,
+): Promise<{ process: ChildProcess; url: string }> {
+  const process_ = spawn(process.execPath, [MAIN, command], {
+    env: { ...process.env, PORT: port, YTHRION_DATA: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const url = await new Promise<string>((resolve, reject) => {
+    let said = '';
+    process_.stdout.on('data', (chunk: Buffer) => {
+      said += chunk.toString();
+      const found = /http:\/\/\S+/.exec(said);
+      if (found) resolve(found[0]);
+    });
+    process_.once('exit', (code) => reject(new Error(`The application ended with ${code}: ${said}`)));
+  });
+  return { process: process_, url };
+}
+
+/** Runs one command of the application to its end. */
+export async function command(
+  args: string[],
+  env: Record<string, string> = {},
+): Promise<{ code: number | null; out: string; err: string }> {
+  const child = spawn(process.execPath, [MAIN, ...args], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let out = '';
+  let err = '';
+  child.stdout.setEncoding('utf8').on('data', (chunk: string) => (out += chunk));
+  child.stderr.setEncoding('utf8').on('data', (chunk: string) => (err += chunk));
+  const [code] = (await once(child, 'close')) as [number | null];
+  return { code, out, err };
+}

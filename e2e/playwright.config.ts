@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test';
+// @ts-expect-error a plain module without types, shared with the scripts
+import { CHROMIUM } from '../scripts/chromium.mjs';
+
+/** The real application in Debian's Chromium; every test file starts a server of its own on a free port. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.e2e.ts',
+  outputDir: '../test-results',
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 8000 },
+  reporter: [['list']],
+  use: { launchOptions: CHROMIUM, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
+});
