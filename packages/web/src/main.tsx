@@ -6,8 +6,8 @@ import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { SnackbarProvider } from 'notistack';
-import { RouterProvider } from 'react-router/dom';
-import { router } from './frame/router';
+import { BrowserRouter } from 'react-router';
+import { Screens } from './frame/Screens';
 import { theme } from './theme/theme';
 
 const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 2 } } });
@@ -24,7 +24,9 @@ createRoot(root).render(
           autoHideDuration={6000}
           anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
         >
-          <RouterProvider router={router} />
+          <BrowserRouter>
+            <Screens />
+          </BrowserRouter>
         </SnackbarProvider>
       </QueryClientProvider>
     </ThemeProvider>

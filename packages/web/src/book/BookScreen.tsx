@@ -1,7 +1,6 @@
 import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
@@ -9,6 +8,7 @@ import { Link } from 'react-router';
 import { dayOf, type BatchSummary } from '@ythrion/core';
 import { useBook } from '../api/queries';
 import { Hank } from '../parts/Hank';
+import { TextLine } from '../parts/TextLine';
 import { Waiting } from '../parts/Waiting';
 
 const BookTable = lazy(async () => ({ default: (await import('./BookTable')).BookTable }));
@@ -25,14 +25,15 @@ export function BookScreen() {
     <Box sx={{ pb: 2 }}>
       <Box sx={{ px: 2, pt: 1.5, pb: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Typography variant="h1">Book</Typography>
-        <TextField
-          label="Search the book"
-          value={q}
-          onChange={(event) => setQ(event.target.value)}
-          sx={{ width: 320, maxWidth: '100%' }}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 100 } }}
-          placeholder="name, code, base, dye, verdict"
-        />
+        <Box sx={{ width: 320, maxWidth: '100%' }}>
+          <TextLine
+            label="Search the book"
+            value={q}
+            onChange={setQ}
+            maxLength={100}
+            placeholder="name, code, base, dye, verdict"
+          />
+        </Box>
         <Typography variant="body2" color="text.secondary" role="status">
           {book.data.total === 1 ? '1 batch' : `${book.data.total} batches`}
         </Typography>

@@ -1,5 +1,8 @@
 import Box from '@mui/material/Box';
-import { Outlet } from 'react-router';
+import { Suspense } from 'react';
+import { Outlet, useLocation } from 'react-router';
+import { Waiting } from '../parts/Waiting';
+import { Guard } from './Guard';
 import { Hob } from './Hob';
 import { Places } from './Places';
 
@@ -23,10 +26,16 @@ export function Frame() {
         }}
       >
         <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
-          <Outlet />
+          <Guard key={useLocation().pathname}>
+            <Suspense fallback={<Waiting />}>
+              <Outlet />
+            </Suspense>
+          </Guard>
         </Box>
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
-          <Hob />
+          <Guard instead={null}>
+            <Hob />
+          </Guard>
         </Box>
       </Box>
       <Places />

@@ -1,6 +1,4 @@
-import Accordion from '@mui/material/Accordion';
-import AccordionDetails from '@mui/material/AccordionDetails';
-import AccordionSummary from '@mui/material/AccordionSummary';
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CAUTIONS, type CautionName } from '@ythrion/core';
 
@@ -20,23 +18,17 @@ const WORDS: Record<CautionName, string> = {
 export function CautionList({ names }: { names: readonly CautionName[] }) {
   if (names.length === 0) return null;
   return (
-    <Accordion
-      disableGutters
-      square
-      sx={{ border: 1, borderColor: 'divider', '&::before': { display: 'none' } }}
-    >
-      <AccordionSummary sx={{ minHeight: 44 }}>
-        <Typography variant="body2">
-          <strong>Mind:</strong> {names.map((name) => WORDS[name]).join(', ')} <span aria-hidden>▾</span>
+    <Box component="details" sx={{ border: 1, borderColor: 'divider', px: 1.5 }}>
+      <Box component="summary" sx={{ minHeight: 44, alignContent: 'center', cursor: 'pointer' }}>
+        <Typography component="span" variant="body2">
+          <strong>Mind:</strong> {names.map((name) => WORDS[name]).join(', ')}
         </Typography>
-      </AccordionSummary>
-      <AccordionDetails sx={{ pt: 0 }}>
-        {names.map((name) => (
-          <Typography variant="body2" key={name} sx={{ mb: 0.75 }}>
-            {CAUTIONS[name]}
-          </Typography>
-        ))}
-      </AccordionDetails>
-    </Accordion>
+      </Box>
+      {names.map((name) => (
+        <Typography variant="body2" key={name} sx={{ mb: 0.75 }}>
+          {CAUTIONS[name]}
+        </Typography>
+      ))}
+    </Box>
   );
 }

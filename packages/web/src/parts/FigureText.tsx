@@ -1,16 +1,10 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
-import Popover from '@mui/material/Popover';
-import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import { formatAmount, type Figure, type Sureness } from '@ythrion/core';
+import { formatAmount, type Figure } from '@ythrion/core';
 import { Amount } from './Amount';
 
-const SURENESS_WORDS: Record<Sureness, string> = {
-  exact: 'Exact: arithmetic on what was entered.',
-  established: 'Established: a published model with published constants.',
-  estimate: 'Estimate: yields to your own measurement.',
-};
+const Why = lazy(async () => ({ default: (await import('./Why')).Why }));
 
 export interface FigureTextProps {
   figure: Figure;
@@ -44,21 +38,11 @@ export function FigureText({ figure, name, px = 15 }: FigureTextProps) {
         )}
         <Amount value={figure.value} unit={figure.unit} px={px} />
       </ButtonBase>
-      <Popover
-        open={anchor !== null}
-        anchorEl={anchor}
-        onClose={() => setAnchor(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      >
-        <Stack spacing={0.75}>
-          <Typography variant="h3">{name}</Typography>
-          <Typography variant="body2">{figure.because}</Typography>
-          <Typography variant="caption" color="text.secondary">
-            {SURENESS_WORDS[figure.sureness]}
-            {figure.source !== undefined && ` Source: ${figure.source}.`}
-          </Typography>
-        </Stack>
-      </Popover>
+      {anchor !== null && (
+        <Suspense>
+          <Why figure={figure} name={name} anchor={anchor} onClose={() => setAnchor(null)} />
+        </Suspense>
+      )}
     </>
   );
 }

@@ -1,6 +1,5 @@
 import { useState, type KeyboardEvent } from 'react';
 import InputAdornment from '@mui/material/InputAdornment';
-import TextField from '@mui/material/TextField';
 import {
   editText,
   formatAmount,
@@ -10,6 +9,7 @@ import {
   type ParseContext,
   type QuantityKindName,
 } from '@ythrion/core';
+import { TextLine } from './TextLine';
 
 export interface QuantityFieldProps {
   label: string;
@@ -72,24 +72,20 @@ export function QuantityField({
   const said = problem ?? (empty ? undefined : read.ok ? read.remark : read.problem);
   const wrong = problem !== undefined || (!empty && !read.ok);
   return (
-    <TextField
+    <TextLine
       label={label}
       value={text}
-      onChange={(event) => take(event.target.value)}
+      onChange={take}
       onKeyDown={keyDown}
-      error={wrong}
-      helperText={said === undefined ? undefined : wrong ? `✕ ${said}` : said}
+      said={said}
+      wrong={wrong ? said : undefined}
       autoFocus={autoFocus}
-      fullWidth
-      slotProps={{
-        htmlInput: {
-          inputMode: 'text',
-          autoComplete: 'off',
-          'data-quantity': '',
-          style: size === 'bench' ? { fontSize: 28, fontWeight: 600 } : undefined,
-        },
-        input: { endAdornment: <InputAdornment position="end">{readBack}</InputAdornment> },
-        inputLabel: { shrink: true },
+      end={<InputAdornment position="end">{readBack}</InputAdornment>}
+      input={{
+        inputMode: 'text',
+        autoComplete: 'off',
+        'data-quantity': '',
+        ...(size === 'bench' && { style: { fontSize: 28, fontWeight: 600 } }),
       }}
     />
   );

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { BATH_READINGS, clockTime, type BatchState } from '@ythrion/core';
+import { TextLine } from '../parts/TextLine';
 import type { useRecord } from './useRecord';
 
 /** What the bath looks like now, one tap each, and a note in words. */
@@ -45,12 +45,7 @@ export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useR
         </Typography>
       ))}
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
-        <TextField
-          label="Note"
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 4000 } }}
-        />
+        <TextLine label="Note" value={note} onChange={setNote} maxLength={4000} />
         <Button
           variant="outlined"
           disabled={note.trim() === '' || recorder.busy}

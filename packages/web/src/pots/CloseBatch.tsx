@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { OUTCOMES, STANDINGS } from '@ythrion/core';
+import { TextLine } from '../parts/TextLine';
 import type { useRecord } from './useRecord';
 
 /** The verdict that closes a batch: how it came out, and whether it will be dyed again. */
@@ -71,13 +71,12 @@ export function CloseBatch({
           </ToggleButton>
         ))}
       </ToggleButtonGroup>
-      <TextField
+      <TextLine
         label="In words"
         value={note}
-        onChange={(event) => setNote(event.target.value)}
+        onChange={setNote}
         multiline
-        minRows={2}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 4000 } }}
+        maxLength={4000}
         placeholder="a little deeper than the card, level"
       />
       <Button

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
@@ -27,6 +26,7 @@ import { PourResult } from '../parts/PourResult';
 import { QuantityField } from '../parts/QuantityField';
 import { SetFields } from '../parts/SetFields';
 import { SetResult } from '../parts/SetResult';
+import { TextLine } from '../parts/TextLine';
 import { Totals } from '../parts/Totals';
 import { YarnStage } from '../parts/YarnStage';
 import { useStoredState } from '../parts/useStoredState';
@@ -167,24 +167,18 @@ export function QuickPourScreen() {
                   gridTemplateColumns: quick.dyes.length > 1 ? '68px 1fr 1fr 44px' : '68px 1fr 1fr',
                 }}
               >
-                <TextField
+                <TextLine
                   label="Color"
                   type="color"
                   value={dye.swatchHex}
-                  onChange={(event) => setDye(i, { swatchHex: event.target.value })}
-                  slotProps={{
-                    htmlInput: {
-                      'aria-label': `Color of ${dye.name} at 1 %`,
-                      style: { padding: 4, height: 28 },
-                    },
-                    inputLabel: { shrink: true },
-                  }}
+                  onChange={(swatchHex) => setDye(i, { swatchHex })}
+                  input={{ 'aria-label': `Color of ${dye.name} at 1 %`, style: { padding: 4, height: 28 } }}
                 />
-                <TextField
+                <TextLine
                   label="Dye"
                   value={dye.name}
-                  onChange={(event) => setDye(i, { name: event.target.value })}
-                  slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+                  onChange={(text) => setDye(i, { name: text })}
+                  maxLength={80}
                 />
                 <QuantityField
                   label="Depth of shade"
@@ -322,11 +316,11 @@ function KeepIt({ quick }: { quick: QuickPour }) {
   };
   return (
     <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1.1fr 0.8fr' } }}>
-      <TextField
+      <TextLine
         label="Name"
         value={name}
-        onChange={(event) => setName(event.target.value)}
-        slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: 80 } }}
+        onChange={setName}
+        maxLength={80}
         placeholder="what you will call it"
       />
       <Button variant="outlined" disabled={take.isPending} onClick={() => void keep(false)}>

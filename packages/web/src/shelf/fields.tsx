@@ -1,6 +1,6 @@
-import TextField from '@mui/material/TextField';
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import type { ParseContext, QuantityKindName } from '@ythrion/core';
+import { TextLine } from '../parts/TextLine';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
 
@@ -20,26 +20,20 @@ export function WordField<T extends FieldValues>({
   multiline = false,
   type = 'text',
   nullable = false,
-}: Bound<T> & { multiline?: boolean; type?: string; nullable?: boolean }) {
+}: Bound<T> & { multiline?: boolean; type?: 'text' | 'color' | 'date'; nullable?: boolean }) {
   return (
     <Controller
       control={control}
       name={name}
       render={({ field, fieldState }) => (
-        <TextField
-          {...field}
-          value={(field.value as string | null) ?? ''}
-          onChange={(event) =>
-            field.onChange(nullable && event.target.value === '' ? null : event.target.value)
-          }
+        <TextLine
           label={label}
+          value={(field.value as string | null) ?? ''}
+          onChange={(text) => field.onChange(nullable && text === '' ? null : text)}
+          onBlur={field.onBlur}
           type={type}
           multiline={multiline}
-          minRows={multiline ? 2 : undefined}
-          fullWidth
-          error={fieldState.invalid}
-          helperText={fieldState.error ? `✕ ${said(fieldState.error) ?? ''}` : undefined}
-          slotProps={{ inputLabel: { shrink: true } }}
+          wrong={said(fieldState.error)}
         />
       )}
     />

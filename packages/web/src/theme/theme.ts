@@ -109,7 +109,6 @@ export const theme = createTheme({
         sizeLarge: { minHeight: 60, fontSize: 19 },
       },
     },
-    MuiTextField: { defaultProps: { size: 'small', variant: 'outlined' } },
     MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 }, input: { paddingBlock: 8 } } },
     MuiNativeSelect: { styleOverrides: { select: { '&&': { paddingRight: 26 } }, icon: { right: 2 } } },
     MuiFormHelperText: { styleOverrides: { root: { marginInline: 2, '&.Mui-error': { fontWeight: 600 } } } },

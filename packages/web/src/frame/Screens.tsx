@@ -1,0 +1,43 @@
+import { lazy, Suspense } from 'react';
+import { Route, Routes } from 'react-router';
+import { Waiting } from '../parts/Waiting';
+import { Frame } from './Frame';
+import { Home } from './Home';
+import { Lost } from './Lost';
+
+const QuickPour = lazy(async () => ({ default: (await import('../pour/QuickPourScreen')).QuickPourScreen }));
+const Colorways = lazy(async () => ({
+  default: (await import('../colorways/ColorwaysScreen')).ColorwaysScreen,
+}));
+const Formulation = lazy(async () => ({
+  default: (await import('../colorways/FormulationScreen')).FormulationScreen,
+}));
+const Book = lazy(async () => ({ default: (await import('../book/BookScreen')).BookScreen }));
+const Batch = lazy(async () => ({ default: (await import('../book/BatchScreen')).BatchScreen }));
+const DyeAgain = lazy(async () => ({ default: (await import('../book/DyeAgainScreen')).DyeAgainScreen }));
+const Shelf = lazy(async () => ({ default: (await import('../shelf/ShelfScreen')).ShelfScreen }));
+const Pots = lazy(async () => ({ default: (await import('../pots/PotsScreen')).PotsScreen }));
+const PourCard = lazy(async () => ({ default: (await import('../pots/PourCardScreen')).PourCardScreen }));
+
+/** Every place, each loaded when first opened. */
+export function Screens() {
+  return (
+    <Suspense fallback={<Waiting />}>
+      <Routes>
+        <Route path="/" element={<Frame />}>
+          <Route index element={<Home />} />
+          <Route path="pour" element={<QuickPour />} />
+          <Route path="colorways" element={<Colorways />} />
+          <Route path="colorways/:id" element={<Formulation />} />
+          <Route path="book" element={<Book />} />
+          <Route path="book/:id" element={<Batch />} />
+          <Route path="book/:id/again" element={<DyeAgain />} />
+          <Route path="shelf/:resource?/:id?" element={<Shelf />} />
+          <Route path="pots" element={<Pots />} />
+          <Route path="pots/:id" element={<PourCard />} />
+          <Route path="*" element={<Lost />} />
+        </Route>
+      </Routes>
+    </Suspense>
+  );
+}

@@ -1,0 +1,38 @@
+import Popover from '@mui/material/Popover';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
+import type { Figure, Sureness } from '@ythrion/core';
+
+const SURENESS_WORDS: Record<Sureness, string> = {
+  exact: 'Exact: arithmetic on what was entered.',
+  established: 'Established: a published model with published constants.',
+  estimate: 'Estimate: yields to your own measurement.',
+};
+
+export interface WhyProps {
+  figure: Figure;
+  name: string;
+  anchor: HTMLElement;
+  onClose: () => void;
+}
+
+/** The arithmetic of a figure with this recipe's numbers in it, how sure it is and where it comes from. */
+export function Why({ figure, name, anchor, onClose }: WhyProps) {
+  return (
+    <Popover
+      open
+      anchorEl={anchor}
+      onClose={onClose}
+      anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+    >
+      <Stack spacing={0.75}>
+        <Typography variant="h3">{name}</Typography>
+        <Typography variant="body2">{figure.because}</Typography>
+        <Typography variant="caption" color="text.secondary">
+          {SURENESS_WORDS[figure.sureness]}
+          {figure.source !== undefined && ` Source: ${figure.source}.`}
+        </Typography>
+      </Stack>
+    </Popover>
+  );
+}
