@@ -14,7 +14,7 @@ const begun = entrySchema.parse({ id: 'w', at: AT, kind: 'begun', stepId: 'wet' 
 test('a running wait tells what is left, then calls', () => {
   expect(clock([begun], 12)).toEqual({ due: false, text: '18 min left' });
   expect(clock([begun], 29.5)).toEqual({ due: false, text: '1 min left' });
-  expect(clock([begun], 34)).toEqual({ due: true, text: 'due for 4 min' });
+  expect(clock([begun], 34)).toEqual({ due: true, text: 'over by 4 min' });
 });
 
 test('a pot that stands ready tells since when', () => {

@@ -24,7 +24,7 @@ export function potClock(state: BatchState, now: number): PotClock {
   const left = (Date.parse(state.dueAt) - now) / 60_000;
   return left > 0
     ? { due: false, text: `${span(Math.ceil(left))} left` }
-    : { due: true, text: `due for ${span(-left)}` };
+    : { due: true, text: `over by ${span(-left)}` };
 }
 
 /** Hours and minutes of the day in the reader's own time zone, `14:20`. */

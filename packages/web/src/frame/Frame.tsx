@@ -13,6 +13,7 @@ export function Frame() {
       sx={{
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', sm: '104px minmax(0, 1fr)' },
+        gridTemplateRows: { xs: '1fr auto', sm: '1fr' },
         minHeight: '100dvh',
       }}
     >

@@ -144,14 +144,21 @@ function CurrentLine({
   const [other, setOther] = useState(false);
   const place = useRef<HTMLLIElement>(null);
   useEffect(() => {
-    place.current?.scrollIntoView({ block: 'center' });
+    place.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   return (
     <Box
       component="li"
       ref={place}
       aria-current="step"
-      sx={{ borderTop: 4, borderBottom: 4, borderColor: 'text.primary', px: { xs: 1.5, sm: 2 }, py: 2 }}
+      sx={{
+        scrollMarginBlock: '24px 150px',
+        borderTop: 4,
+        borderBottom: 4,
+        borderColor: 'text.primary',
+        px: { xs: 1.5, sm: 2 },
+        py: 2,
+      }}
     >
       <Typography variant="h1" component="h2" sx={{ fontSize: 24, mb: 1 }}>
         {step.title}
