@@ -35,7 +35,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     test(`every place at ${size} size, ${scheme}: WCAG 2.2 AA, and nothing wider than the screen`, async ({
       browser,
     }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(300_000);
       // Tall enough that nothing lies under the hob, which axe would count as too small a target.
       const context = await browser.newContext({
         viewport: { ...viewport, height: 2600 },

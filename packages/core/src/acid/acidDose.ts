@@ -7,6 +7,7 @@ import { FieldError } from '../figure/fieldError';
 export const ACIDS = {
   vinegar: {
     label: 'white vinegar',
+    short: 'vinegar',
     acid: 'acetic acid',
     unit: 'mL',
     molarMass: 60.052,
@@ -15,6 +16,7 @@ export const ACIDS = {
   },
   citric: {
     label: 'citric acid crystals',
+    short: 'citric',
     acid: 'citric acid',
     unit: 'g',
     molarMass: 192.124,
@@ -23,6 +25,7 @@ export const ACIDS = {
   },
   'citric solution': {
     label: 'citric acid solution',
+    short: 'citric solution',
     acid: 'citric acid',
     unit: 'mL',
     molarMass: 192.124,

@@ -3,6 +3,8 @@ import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
 import type { Stock } from '../shelf/stock';
+import type { Studio } from '../shelf/studio';
+import { DEFAULT_WATER } from '../shelf/water';
 import type { Formulation, Recipe } from './recipe';
 
 /** Everything a recipe may refer to. */
@@ -10,6 +12,8 @@ export interface Shelf {
   bases: readonly Base[];
   dyes: readonly Dye[];
   stocks: readonly Stock[];
+  /** The studio whose water is dyed in; middling water when left out. */
+  studio?: Studio | undefined;
 }
 
 /** Finds a thing by id, or says which field names something unknown. @throws FieldError */
@@ -57,5 +61,6 @@ export function formulate(name: string, recipe: Recipe, shelf: Shelf, pot: Pot |
     dyes: [...dyes.values()],
     stocks: [...stocks.values()],
     pot,
+    water: shelf.studio?.water ?? DEFAULT_WATER,
   };
 }

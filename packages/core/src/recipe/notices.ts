@@ -1,3 +1,4 @@
+import { phRange } from '../acid/phRange';
 import { setMethodFacts } from '../heat/setMethods';
 import { setWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
@@ -29,7 +30,7 @@ export function noticesFor(
   return [
     ...goodsNotices(plan, bases),
     ...passNotices(plan, formulation, left),
-    ...acidNotices(formulation),
+    ...acidNotices(plan, formulation),
     ...setNotices(formulation, bases),
   ];
 }
@@ -89,10 +90,32 @@ function passNotices(plan: Omit<Plan, 'notices'>, formulation: Formulation, left
   return notices;
 }
 
-function acidNotices({ recipe }: Formulation): Notice[] {
-  return recipe.passes.some((pass) => !pass.acid || pass.acid.value === 0)
-    ? [{ about: 'acid', text: 'No acid: most acid dyes will stay in the bath.' }]
-    : [];
+/** How far expected pH may lie outside its window before it is worth a word; the estimate is no better. */
+const PH_SLACK = 0.3;
+
+function acidNotices(plan: Omit<Plan, 'notices'>, { recipe }: Formulation): Notice[] {
+  if (recipe.passes.some((pass) => !pass.acid || pass.acid.value === 0))
+    return [{ about: 'acid', text: 'No acid: most acid dyes will stay in the bath.' }];
+  return plan.passes.flatMap(({ acid }): Notice[] => {
+    if (!acid) return [];
+    const [low, high] = acid.phWindow;
+    const range = `Usual for these dyes is ${phRange(acid.phWindow)}.`;
+    if (acid.pH.value < low - PH_SLACK)
+      return [
+        {
+          about: 'acid',
+          text: `About ${formatAmount(acid.pH.value, 'pH')} is more acid than usual: expect a fast, less even strike. ${range}`,
+        },
+      ];
+    if (acid.pH.value > high + PH_SLACK)
+      return [
+        {
+          about: 'acid',
+          text: `About ${formatAmount(acid.pH.value, 'pH')} may leave dye in the bath. ${range}`,
+        },
+      ];
+    return [];
+  });
 }
 
 function setNotices({ recipe }: Formulation, bases: readonly Base[]): Notice[] {

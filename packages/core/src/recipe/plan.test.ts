@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { formulation, recipe, SHELF } from '../../test/examples';
+import { phWindow } from '../acid/expectedPh';
 import { FieldError } from '../figure/fieldError';
 import type { Figure } from '../figure/figure';
 import { comparePlans } from './compare';
@@ -64,6 +65,72 @@ test.each<[AcidTime, string[]]>([
   const acid = { ...recipe().passes[0]!.acid!, when };
   const ids = planFormulation(formulation({ passes: pass({ acid }) })).steps.map((step) => step.id);
   expect(ids.join(' ')).toContain(around.join(' '));
+});
+
+describe('expected pH', () => {
+  const acidOf = (changes: Partial<Recipe>, water = { alkalinityMgPerL: 0, countFiberUptake: false }) =>
+    planFormulation({ ...formulation(changes), water }).passes[0]!.acid!;
+  test('1 g/L of acetic acid in soft water, worked by hand: 16.65 mmol/L is pH 3.28', () => {
+    // x² + Ka x − Ka C = 0 with Ka = 10^−4.756, C = 1 / 60.052: x = 5.32e-4, pH 3.27 ideal; activities lift it by under 0.02.
+    expect(acidOf({}).pH.value).toBeCloseTo(3.28, 1);
+    expect(acidOf({}).pH.sureness).toBe('established');
+  });
+  test('the goods and hard water each raise it, and counting the goods makes it an estimate', () => {
+    const soft = acidOf({}).pH.value;
+    expect(acidOf({}, { alkalinityMgPerL: 200, countFiberUptake: false }).pH.value).toBeGreaterThan(soft);
+    const counted = acidOf({}, { alkalinityMgPerL: 0, countFiberUptake: true });
+    expect(counted.pH.value).toBeGreaterThan(soft);
+    expect(counted.pH.sureness).toBe('estimate');
+    expect(counted.phBeforeGoods.value).toBeCloseTo(soft, 9);
+  });
+  test('the other acid for the same pH gives that pH', () => {
+    const water = { alkalinityMgPerL: 120, countFiberUptake: true };
+    const vinegar = acidOf({}, water);
+    const swapped = acidOf(
+      {
+        passes: pass({
+          acid: {
+            material: 'citric',
+            strengthPercent: 100,
+            basis: 'amount',
+            value: vinegar.instead.samePh.value,
+            when: 'start',
+          },
+        }),
+      },
+      water,
+    );
+    expect(swapped.pH.value).toBeCloseTo(vinegar.pH.value, 3);
+    expect(swapped.instead.samePh.value / vinegar.amount.value).toBeCloseTo(1, 2);
+  });
+  test('far outside the window of the dyes is worth a word', () => {
+    const strong = formulation({
+      passes: pass({
+        acid: { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 20, when: 'start' },
+      }),
+    });
+    expect(
+      planFormulation(strong)
+        .notices.map((notice) => notice.text)
+        .join(),
+    ).toMatch(/more acid than usual.*Usual for these dyes is 3\.5 to 5/);
+    const weak = formulation({
+      passes: pass({
+        acid: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 0.05, when: 'start' },
+      }),
+    });
+    expect(
+      planFormulation(weak)
+        .notices.map((notice) => notice.text)
+        .join(),
+    ).toMatch(/may leave dye in the bath/);
+  });
+  test('the windows of several dyes overlap where they can', () => {
+    expect(phWindow(['leveling', 'half-milling'])).toEqual([3.5, 4.5]);
+    expect(phWindow(['milling', 'super-milling'])).toEqual([5.5, 6]);
+    expect(phWindow(['leveling', 'super-milling'])).toEqual([4.25, 5.25]);
+    expect(phWindow([])).toEqual([3.5, 5]);
+  });
 });
 
 test('dry goods are not wetted', () => {

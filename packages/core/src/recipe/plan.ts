@@ -1,4 +1,5 @@
 import { ACIDS, acidAmounts, equalEquivalents, type AcidMaterial } from '../acid/acidDose';
+import { expectedPh, phWindow, type GoodsInBath } from '../acid/expectedPh';
 import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
 import { dyeableShare } from '../amounts/dyeableShare';
 import { stockMl } from '../amounts/stock';
@@ -49,8 +50,13 @@ export interface PlannedAcid {
   pureGrams: Figure;
   gPerL: Figure;
   percentOfGoods: Figure;
-  /** As many protons from the other acid. */
-  instead: { label: string; amount: Figure };
+  /** Expected pH of the bath with the goods in it, and before they go in. */
+  pH: Figure;
+  phBeforeGoods: Figure;
+  /** pH usual for these dyes, low and high. */
+  phWindow: readonly [number, number];
+  /** The other acid: for the same pH in this bath, and for as many protons. */
+  instead: { label: string; samePh: Figure; sameProtons: Figure };
 }
 
 export interface PlannedPass {
@@ -186,7 +192,7 @@ function planPass(
       ? figure(bathMl, 'mL', `${exactly(pass.water.value)} mL/g × ${exactly(wog)} g`)
       : figure(bathMl, 'mL', 'as decided');
   const pours = pass.dyes.map((line, d) => planPour(line, `${field}.dyes.${d}`, formulation, wog, dyeable));
-  const acid = pass.acid && pass.acid.value > 0 ? planAcid(pass.acid, bathMl, wog) : null;
+  const acid = pass.acid && pass.acid.value > 0 ? planAcid(pass.acid, bathMl, wog, formulation) : null;
   const poured = pours.reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
   const acidMl = acid?.amount.unit === 'mL' ? acid.amount.value : 0;
   const waterMl = Math.max(0, bathMl - poured - acidMl);
@@ -257,11 +263,18 @@ function planPour(
   };
 }
 
-function planAcid(dose: AcidDose, bathMl: number, wog: number): PlannedAcid {
+function planAcid(dose: AcidDose, bathMl: number, wog: number, formulation: Formulation): PlannedAcid {
   const facts = ACIDS[dose.material];
   const all = acidAmounts(dose.material, dose.strengthPercent, dose.basis, dose.value, bathMl / 1000, wog);
   const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
   const swapped = equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength);
+  const expected = expectedPh(
+    dose.material,
+    all.pureGrams,
+    bathMl / 1000,
+    goodsInBath(formulation),
+    formulation.water,
+  );
   const liters = formatAmount(bathMl, 'mL');
   const stated =
     dose.basis === 'gPerL'
@@ -280,17 +293,34 @@ function planAcid(dose: AcidDose, bathMl: number, wog: number): PlannedAcid {
     pureGrams: figure(all.pureGrams, 'g', `${stated} = ${grams(all.pureGrams)} ${facts.acid}`),
     gPerL: figure(all.gPerL, 'g/L', `${grams(all.pureGrams)} ÷ ${liters}`),
     percentOfGoods: figure(all.percentOfGoods, '%', `100 × ${grams(all.pureGrams)} ÷ ${grams(wog)}`),
+    pH: expected.pH,
+    phBeforeGoods: expected.beforeGoods,
+    phWindow: phWindow(formulation.dyes.map((dye) => dye.dyeClass)),
     instead: {
-      label: ACIDS[other].label,
-      amount: figure(
+      label: ACIDS[other].short,
+      samePh: figure(
+        (100 * expected.otherPureGrams.value) / ACIDS[other].usualStrength,
+        ACIDS[other].unit,
+        expected.otherPureGrams.because,
+        expected.otherPureGrams.sureness,
+        expected.otherPureGrams.source,
+      ),
+      sameProtons: figure(
         swapped,
         ACIDS[other].unit,
         `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
-        'estimate',
+        'exact',
         HANDBOOK,
       ),
     },
   };
+}
+
+function goodsInBath({ recipe, bases }: Formulation): GoodsInBath[] {
+  return recipe.goods.map((line) => ({
+    grams: line.count * line.gramsEach,
+    fibers: named(bases, line.baseId, 'recipe.goods', 'yarn base').fibers,
+  }));
 }
 
 function planGoods(

@@ -3,6 +3,7 @@ import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
+import { DEFAULT_WATER, type StudioWater } from '../shelf/water';
 import type { AcidDose, Colorway, Formulation, HeatSet, Recipe } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
@@ -28,7 +29,11 @@ export const QUICK_ACIDS: Record<'vinegar' | 'citric', AcidDose> = {
  * A formulation from a quick pour, so that it is planned by the same function as everything else.
  * @param newId makes an id for each thing the pour brings into being
  */
-export function quickFormulation(quick: QuickPour, newId: (what: string) => string): Formulation {
+export function quickFormulation(
+  quick: QuickPour,
+  newId: (what: string) => string,
+  water: StudioWater = DEFAULT_WATER,
+): Formulation {
   const base: Base = {
     id: newId('base'),
     code: '',
@@ -84,7 +89,7 @@ export function quickFormulation(quick: QuickPour, newId: (what: string) => stri
     ],
     set: quick.set,
   };
-  return { name: 'Quick pour', recipe, bases: [base], dyes, stocks, pot: null };
+  return { name: 'Quick pour', recipe, bases: [base], dyes, stocks, pot: null, water };
 }
 
 /** Everything a kept quick pour adds to the studio, as one document: a base, its dyes and jars, and the colorway. */

@@ -5,6 +5,8 @@ import { baseSchema } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
 import { potSchema } from '../shelf/pot';
 import { stockSchema } from '../shelf/stock';
+import { studioWaterSchema } from '../shelf/studio';
+import { DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES } from '../heat/setMethods';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
@@ -109,6 +111,7 @@ export const formulationSchema = z.strictObject({
   dyes: z.array(dyeSchema),
   stocks: z.array(stockSchema),
   pot: potSchema.nullable().default(null),
+  water: studioWaterSchema.default(DEFAULT_WATER),
 });
 
 export type GoodsLine = z.infer<typeof goodsLineSchema>;

@@ -1,16 +1,7 @@
 import { z } from 'zod';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from './common';
+import { DYE_CLASSES } from './dyeClasses';
 import { quantity } from './quantitySchema';
-
-/** Acid dyes by the pH they are dyed at; decides how gently a bath must be led. */
-export const DYE_CLASSES = [
-  'unknown',
-  'leveling',
-  'half-milling',
-  'milling',
-  'super-milling',
-  'metal complex',
-] as const;
 
 /** A dye powder. */
 export const dyeSchema = z.strictObject({

@@ -1,5 +1,17 @@
 import { z } from 'zod';
 import { nameSchema } from './common';
+import { quantity } from './quantitySchema';
+import { DEFAULT_WATER } from './water';
+
+/** The water a studio dyes in, and how its pH is reckoned. */
+export const studioWaterSchema = z.strictObject({
+  /** Alkalinity as the water supplier states it, mg/L as calcium carbonate. */
+  alkalinityMgPerL: quantity('alkalinity').default(DEFAULT_WATER.alkalinityMgPerL),
+  /** Whether the acid that the goods take up is counted; an estimate. */
+  countFiberUptake: z
+    .boolean({ error: 'Counting the fiber’s uptake is yes or no.' })
+    .default(DEFAULT_WATER.countFiberUptake),
+});
 
 /** What holds for the whole studio. */
 export const studioSchema = z.strictObject({
@@ -11,8 +23,7 @@ export const studioSchema = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/, { error: 'A currency must be three capital letters, such as USD or EUR.' })
     .default('USD'),
+  water: studioWaterSchema.default(DEFAULT_WATER),
 });
 
 export type Studio = z.infer<typeof studioSchema>;
-
-export const DEFAULT_STUDIO: Studio = { name: 'My studio', spoons: 'US', currency: 'USD' };

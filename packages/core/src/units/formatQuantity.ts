@@ -30,6 +30,7 @@ export function showAmount(value: number, unit: string): ShownAmount {
   if (unit === 'g' && Math.abs(value) >= 10_000) return { number: trimmed(value / 1000, 2), unit: 'kg' };
   if (unit === 'min' && value >= 60) return { number: hoursAndMinutes(value), unit: '' };
   if (unit === 'min') return { number: trimmed(value, value < 10 ? 1 : 0), unit };
+  if (unit === 'pH') return { number: `pH ${value.toFixed(1)}`, unit: '' };
   if (unit === '°C') return { number: trimmed(value, 0), unit };
   if (unit === 'cents') return { number: (value / 100).toFixed(2), unit: '' };
   if (unit === 'mL/g') return { number: `1:${trimmed(value, value < 10 ? 1 : 0)}`, unit: '' };

@@ -113,6 +113,14 @@ export const QUANTITY_KINDS = {
     usual: [0.5, 200],
     ladder: [1, 2.5, 5, 7.5, 10, 15, 20, 30, 40],
   },
+  alkalinity: {
+    dimension: 'number',
+    unit: '',
+    noun: 'alkalinity',
+    possible: [0, 1000],
+    usual: [0, 400],
+    ladder: [0, 25, 50, 100, 150, 200, 300],
+  },
   liquorRatio: {
     dimension: 'ratio',
     unit: 'mL/g',

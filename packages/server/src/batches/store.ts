@@ -2,6 +2,7 @@ import { Op, type Transaction } from 'sequelize';
 import {
   admitEntry,
   formulate,
+  formulationSchema,
   planFormulation,
   summarizeBatch,
   type Batch,
@@ -239,7 +240,8 @@ function toBatch(row: BatchRow, entries: Entry[]): Batch {
     colorwayVersion: row.colorwayVersion,
     againOf: row.againOf,
     startedAt: row.startedAt,
-    formulation: row.formulation,
+    // Read through its schema, so that what later versions added takes its default in an older record.
+    formulation: formulationSchema.parse(row.formulation),
     entries,
   };
 }

@@ -16,7 +16,12 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
   const empty = await testStudio(false);
   const { body } = await request(empty.app).get('/api/shelf').expect(200);
   expect(body).toEqual({
-    studio: { name: 'My studio', spoons: 'US', currency: 'USD' },
+    studio: {
+      name: 'My studio',
+      spoons: 'US',
+      currency: 'USD',
+      water: { alkalinityMgPerL: 100, countFiberUptake: true },
+    },
     bases: [],
     dyes: [],
     stocks: [],
@@ -39,12 +44,22 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
   await put('pots', { id: 'pot', name: 'Great bell', capacityMl: 10000 }).expect(200);
   await request(studio.app)
     .put('/api/studio')
-    .send({ name: 'The Escapement', spoons: 'metric', currency: 'EUR' })
+    .send({
+      name: 'The Escapement',
+      spoons: 'metric',
+      currency: 'EUR',
+      water: { alkalinityMgPerL: 40, countFiberUptake: false },
+    })
     .expect(200);
   await studio.reopen();
   const { body } = await request(studio.app).get('/api/shelf');
   expect(body.pots[0]).toMatchObject({ name: 'Great bell', kind: 'pot', capacityMl: 10000 });
-  expect(body.studio).toEqual({ name: 'The Escapement', spoons: 'metric', currency: 'EUR' });
+  expect(body.studio).toEqual({
+    name: 'The Escapement',
+    spoons: 'metric',
+    currency: 'EUR',
+    water: { alkalinityMgPerL: 40, countFiberUptake: false },
+  });
 });
 
 test.each<[string, string, Record<string, unknown>, number, string, RegExp]>([

@@ -33,12 +33,15 @@ export async function readShelf(storage: Storage, transaction?: Transaction): Pr
 export async function readStudio(storage: Storage, transaction?: Transaction): Promise<Studio> {
   const row = await storage.models.studio.findByPk(1, { transaction });
   if (!row) return DEFAULT_STUDIO;
-  const { name, spoons, currency } = row.get({ plain: true });
-  return { name, spoons, currency };
+  const { name, spoons, currency, alkalinityMgPerL, countFiberUptake } = row.get({ plain: true });
+  return { name, spoons, currency, water: { alkalinityMgPerL, countFiberUptake } };
 }
 
 export async function putStudio(storage: Storage, studio: Studio, transaction: Transaction): Promise<void> {
-  await storage.models.studio.upsert({ id: 1, ...studio }, { transaction });
+  await storage.models.studio.upsert(
+    { id: 1, name: studio.name, spoons: studio.spoons, currency: studio.currency, ...studio.water },
+    { transaction },
+  );
 }
 
 /** The table of a resource, under the type of what it holds. */

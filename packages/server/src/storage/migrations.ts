@@ -49,4 +49,11 @@ export const MIGRATIONS: Migration[] = [
       ...appendOnly('stock_draws'),
     ],
   },
+  {
+    name: '002-studio-water',
+    statements: [
+      `ALTER TABLE studio ADD COLUMN alkalinity_mg_per_l REAL NOT NULL DEFAULT 100`,
+      `ALTER TABLE studio ADD COLUMN count_fiber_uptake INTEGER NOT NULL DEFAULT 1`,
+    ],
+  },
 ];

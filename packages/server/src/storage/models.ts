@@ -28,6 +28,8 @@ export interface StudioRow {
   name: string;
   spoons: 'US' | 'metric' | 'AU';
   currency: string;
+  alkalinityMgPerL: number;
+  countFiberUptake: boolean;
 }
 export interface RevisionRow extends Model<
   InferAttributes<RevisionRow>,
@@ -102,7 +104,14 @@ export function defineModels(sequelize: Sequelize): Models {
   return {
     studio: sequelize.define(
       'studio',
-      { id: { ...whole(), primaryKey: true }, name: text(), spoons: text(), currency: text() },
+      {
+        id: { ...whole(), primaryKey: true },
+        name: text(),
+        spoons: text(),
+        currency: text(),
+        alkalinityMgPerL: { ...real(), field: 'alkalinity_mg_per_l' },
+        countFiberUptake: yesNo(),
+      },
       table('studio'),
     ),
     bases: sequelize.define(

@@ -61,6 +61,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
       bases: merge(shelf.bases, batch.formulation.bases),
       dyes: merge(shelf.dyes, batch.formulation.dyes),
       stocks: merge(shelf.stocks, batch.formulation.stocks),
+      studio: shelf.studio,
     }),
     [shelf, batch],
   );

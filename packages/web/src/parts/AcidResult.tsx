@@ -1,5 +1,5 @@
 import Typography from '@mui/material/Typography';
-import type { PlannedAcid } from '@ythrion/core';
+import { phRange, type PlannedAcid } from '@ythrion/core';
 import { FigureText } from './FigureText';
 
 /** One acid dose in the words of every school. */
@@ -8,10 +8,19 @@ export function AcidResult({ acid }: { acid: PlannedAcid | null }) {
   return (
     <Typography component="div" variant="body2">
       <FigureText figure={acid.amount} name={`Acid, ${acid.label}`} px={20} /> {acid.label}
+      {' · '}
+      <FigureText figure={acid.pH} name="Expected pH with the goods in" px={20} />, usual{' '}
+      {phRange(acid.phWindow)}
       <br />
-      <FigureText figure={acid.gPerL} name="Pure acid per liter of bath" /> ·{' '}
-      <FigureText figure={acid.percentOfGoods} name="Pure acid on weight of goods" /> of goods · or{' '}
-      <FigureText figure={acid.instead.amount} name={`Instead, ${acid.instead.label}`} /> {acid.instead.label}
+      <FigureText figure={acid.gPerL} name="Pure acid per liter of bath" px={13.5} /> ·{' '}
+      <FigureText figure={acid.percentOfGoods} name="Pure acid on weight of goods" px={13.5} /> owf ·{' '}
+      <FigureText figure={acid.instead.samePh} name={`${acid.instead.label} for the same pH`} px={13.5} />{' '}
+      {acid.instead.label}, by protons{' '}
+      <FigureText
+        figure={acid.instead.sameProtons}
+        name={`${acid.instead.label} for as many protons`}
+        px={13.5}
+      />
     </Typography>
   );
 }

@@ -23,6 +23,7 @@ export function FigureText({ figure, name, px = 15 }: FigureTextProps) {
         aria-label={`${name}: ${formatAmount(figure.value, figure.unit)}. Why?`}
         sx={{
           verticalAlign: 'baseline',
+          alignItems: 'baseline',
           borderBottom: '1px dotted',
           borderColor: 'divider',
           position: 'relative',

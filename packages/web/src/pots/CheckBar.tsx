@@ -2,13 +2,23 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { BATH_READINGS, clockTime, type BatchState } from '@ythrion/core';
+import { BATH_READINGS, clockTime, formatAmount, type BatchState } from '@ythrion/core';
+import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import type { useRecord } from './useRecord';
 
 /** What the bath looks like now, one tap each, and a note in words. */
 export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useRecord>; state: BatchState }) {
   const [note, setNote] = useState('');
+  const [ph, setPh] = useState<number>();
+  const keepPh = async (): Promise<void> => {
+    if (ph === undefined) return;
+    const kept = await recorder.record(
+      { kind: 'checked', of: 'bath', reading: formatAmount(ph, 'pH'), temperatureC: null, ph },
+      'pH kept.',
+    );
+    if (kept) setPh(undefined);
+  };
   const keepNote = async (): Promise<void> => {
     if (note.trim() !== '' && (await recorder.record({ kind: 'noted', text: note.trim() }, 'Noted.')))
       setNote('');
@@ -44,6 +54,12 @@ export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useR
           {clockTime(entry.at)} {entry.text}
         </Typography>
       ))}
+      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
+        <QuantityField label="Measured pH" kind="ph" value={ph} onChange={setPh} />
+        <Button variant="outlined" disabled={ph === undefined || recorder.busy} onClick={() => void keepPh()}>
+          Keep the pH
+        </Button>
+      </Box>
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
         <TextLine label="Note" value={note} onChange={setNote} maxLength={4000} />
         <Button

@@ -12,6 +12,7 @@ import {
   quickFormulation,
   usualSet,
   type QuickPour,
+  type Studio,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useBeginBatch, useImportDocument, useShelf } from '../api/queries';
@@ -46,9 +47,13 @@ const START: QuickPour = {
 export function QuickPourScreen() {
   const [quick, setQuick] = useStoredState<QuickPour>('quick-pour', START);
   const change = (changes: Partial<QuickPour>): void => setQuick({ ...quick, ...changes });
-  const plan = useMemo(() => planFormulation(quickFormulation(quick, (what) => what)), [quick]);
+  const studio = useShelf().data?.studio;
+  const currency = studio?.currency ?? '';
+  const plan = useMemo(
+    () => planFormulation(quickFormulation(quick, (what) => what, studio?.water)),
+    [quick, studio],
+  );
   const pass = plan.passes[0];
-  const currency = useShelf().data?.studio.currency ?? '';
   const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>): void =>
     change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) });
   const addDye = (): void =>
@@ -276,7 +281,7 @@ export function QuickPourScreen() {
         rows={[
           {
             key: 'keep',
-            left: <KeepIt quick={quick} />,
+            left: <KeepIt quick={quick} studio={studio} />,
             right: <Notices texts={plan.notices.map((notice) => notice.text)} />,
           },
           { key: 'mind', left: <CautionList names={plan.cautions} />, right: null },
@@ -287,7 +292,7 @@ export function QuickPourScreen() {
 }
 
 /** Turns the quick pour into a colorway, or straight into a batch. */
-function KeepIt({ quick }: { quick: QuickPour }) {
+function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefined }) {
   const [name, setName] = useState('');
   const take = useImportDocument();
   const begin = useBeginBatch();
@@ -307,7 +312,7 @@ function KeepIt({ quick }: { quick: QuickPour }) {
         colorwayVersion: 1,
         againOf: null,
         startedAt: new Date().toISOString(),
-        formulation: formulate(colorway.name, colorway.recipe, document),
+        formulation: formulate(colorway.name, colorway.recipe, { ...document, studio }),
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {

@@ -1,12 +1,15 @@
 import { useRef } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
+import { Controller } from 'react-hook-form';
 import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useImportDocument, usePutStudio } from '../api/queries';
-import { ChoiceField, WordField } from './fields';
+import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 
 const SPOONS = [
@@ -56,6 +59,22 @@ export function StudioEditor({ studio }: { studio: Studio }) {
         <WordField control={control} name="name" label="Name" />
         <ChoiceField control={control} name="spoons" label="Spoons and cups" options={SPOONS} />
         <WordField control={control} name="currency" label="Currency" />
+        <AmountField
+          control={control}
+          name="water.alkalinityMgPerL"
+          label="Alkalinity of the water, mg/L as CaCO₃"
+          kind="alkalinity"
+        />
+        <Controller
+          control={control}
+          name="water.countFiberUptake"
+          render={({ field }) => (
+            <FormControlLabel
+              control={<Switch checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+              label="Count the acid that the goods take up, an estimate, in the expected pH"
+            />
+          )}
+        />
         <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
           Keep the change
         </Button>

@@ -1,0 +1,119 @@
+import fc from 'fast-check';
+import { acidForPh, bathPh, type BathContents } from './bathPh';
+import { activityCoefficient } from './davies';
+import { acidHeldMmol } from './fiberUptake';
+import type { WeakAcidName } from './weakAcids';
+
+const ideal = (name: WeakAcidName, molar: number): number =>
+  bathPh({ acids: [{ name, molar }], strongBase: 0, activities: false });
+
+describe('standard buffers at 25 °C (Buck et al., Pure Appl. Chem. 74, 2169, 2002), within 0.03', () => {
+  test.each<[string, BathContents, number]>([
+    [
+      '0.05 mol/kg potassium hydrogen phthalate',
+      { acids: [{ name: 'phthalic', molar: 0.05 }], strongBase: 0.05 },
+      4.005,
+    ],
+    [
+      '0.05 mol/kg potassium dihydrogen citrate',
+      { acids: [{ name: 'citric', molar: 0.05 }], strongBase: 0.05 },
+      3.776,
+    ],
+    [
+      'equimolal phosphate, 0.025 + 0.025 mol/kg',
+      { acids: [{ name: 'phosphoric', molar: 0.05 }], strongBase: 0.075 },
+      6.865,
+    ],
+  ])('%s', (_, buffer, pH) => expect(Math.abs(bathPh(buffer) - pH)).toBeLessThan(0.03));
+});
+
+describe('textbook solutions, ideal', () => {
+  test('0.1 M acetic acid is pH 2.88 and 0.1 M citric acid 2.08', () => {
+    expect(ideal('acetic', 0.1)).toBeCloseTo(2.88, 2);
+    expect(ideal('citric', 0.1)).toBeCloseTo(2.08, 1);
+  });
+  test('0.1 M acetic against the quadratic worked by hand', () => {
+    // [H+]² + Ka [H+] − Ka C = 0 with Ka = 10^−4.756 and C = 0.1.
+    const ka = 10 ** -4.756;
+    const hydrogen = (-ka + Math.sqrt(ka * ka + 0.4 * ka)) / 2;
+    expect(ideal('acetic', 0.1)).toBeCloseTo(-Math.log10(hydrogen), 5);
+  });
+  test('pure water is half of pKw', () => expect(ideal('acetic', 0)).toBeCloseTo(13.995 / 2, 5));
+  test('acetic acid half neutralized stands at its pKa', () => {
+    expect(
+      bathPh({ acids: [{ name: 'acetic', molar: 0.2 }], strongBase: 0.1, activities: false }),
+    ).toBeCloseTo(4.756, 3);
+  });
+});
+
+test('Davies: no effect at zero strength, a few percent at 0.001, and charge counts squared', () => {
+  expect(activityCoefficient(1, 0)).toBe(1);
+  expect(activityCoefficient(1, 0.001)).toBeCloseTo(0.965, 2);
+  expect(Math.log(activityCoefficient(2, 0.01)) / Math.log(activityCoefficient(1, 0.01))).toBeCloseTo(4, 9);
+});
+
+describe('the bath', () => {
+  const molar = fc.double({ min: 0, max: 0.2, noNaN: true });
+  const acid = fc.constantFrom<WeakAcidName>('acetic', 'citric', 'formic');
+  test('adding acid never raises the pH, with or without fiber', () => {
+    fc.assert(
+      fc.property(
+        acid,
+        molar,
+        molar,
+        fc.double({ min: 0, max: 0.006, noNaN: true }),
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        (name, some, more, strongBase, gramsPerLiter) => {
+          const at = (amount: number): number =>
+            bathPh({
+              acids: [{ name, molar: amount }],
+              strongBase,
+              fiber: [{ fiber: 'wool', gramsPerLiter }],
+            });
+          expect(at(some + more)).toBeLessThanOrEqual(at(some) + 1e-4);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+  test('alkaline water and wool both take acid up', () => {
+    const vinegar = [{ name: 'acetic' as const, molar: 0.0167 }];
+    const soft = bathPh({ acids: vinegar, strongBase: 0 });
+    const hard = bathPh({ acids: vinegar, strongBase: 0.004 });
+    const wool = bathPh({ acids: vinegar, strongBase: 0, fiber: [{ fiber: 'merino', gramsPerLiter: 33 }] });
+    expect(hard).toBeGreaterThan(soft + 0.3);
+    expect(wool).toBeGreaterThan(soft + 0.1);
+  });
+  test('the acid for a pH gives back that pH', () => {
+    fc.assert(
+      fc.property(
+        acid,
+        fc.double({ min: 0.002, max: 0.1, noNaN: true }),
+        fc.double({ min: 0, max: 0.004, noNaN: true }),
+        (name, amount, strongBase) => {
+          const fiber = [{ fiber: 'wool' as const, gramsPerLiter: 33 }];
+          const pH = bathPh({ acids: [{ name, molar: amount }], strongBase, fiber });
+          expect(acidForPh(name, pH, { acids: [], strongBase, fiber }) / amount).toBeCloseTo(1, 3);
+        },
+      ),
+      { numRuns: 100 },
+    );
+  });
+  test('impossible contents are refused', () => {
+    expect(() => bathPh({ acids: [{ name: 'acetic', molar: -1 }], strongBase: 0 })).toThrow(RangeError);
+    expect(() => bathPh({ acids: [], strongBase: Number.NaN })).toThrow(RangeError);
+  });
+});
+
+describe('what fiber holds (from memory)', () => {
+  test('wool holds 0.82 mmol/g at most, half of it near pH 2.3 to 2.6, only a little above pH 5', () => {
+    expect(acidHeldMmol('wool', 1, -5)).toBeCloseTo(0.82, 2);
+    expect(acidHeldMmol('wool', 1, 2.45)).toBeCloseTo(0.41, 2);
+    expect(acidHeldMmol('wool', 1, 5.2)).toBeLessThan(0.03);
+  });
+  test('nylon and silk hold less, cotton none', () => {
+    expect(acidHeldMmol('nylon', 100, 3)).toBeLessThan(acidHeldMmol('silk', 100, 3));
+    expect(acidHeldMmol('silk', 100, 3)).toBeLessThan(acidHeldMmol('merino', 100, 3));
+    expect(acidHeldMmol('cotton', 100, 3)).toBe(0);
+  });
+});

@@ -1,0 +1,29 @@
+import { FIBERS, type Fiber } from '../shelf/fibers';
+
+/** How much acid a fiber can take up, and how that depends on pH. From memory; an estimate. */
+interface UptakeFacts {
+  /** Millimoles of protons per gram of fiber when it holds all it can. */
+  mostMmolPerGram: number;
+}
+
+/** Wool after Steinhardt and Harris, 1940 (from memory); nylon and silk from memory. */
+const WOOL: UptakeFacts = { mostMmolPerGram: 0.82 };
+const UPTAKE: Partial<Record<Fiber, UptakeFacts>> = {
+  nylon: { mostMmolPerGram: 0.04 },
+  silk: { mostMmolPerGram: 0.2 },
+};
+
+/** pH at which half is bound without added salt, and the steepness that leaves only a little above pH 5 (from memory). */
+const HALF_BOUND_PH = 2.45;
+const STEEPNESS = 0.6;
+
+/**
+ * Protons a mass of fiber holds at a pH. An estimate; a pH measured in the pot is worth more.
+ * @param grams dry fiber, g
+ * @returns millimoles; never grows with pH
+ */
+export function acidHeldMmol(fiber: Fiber, grams: number, pH: number): number {
+  if (!FIBERS[fiber].takesAcidDye) return 0;
+  const { mostMmolPerGram } = UPTAKE[fiber] ?? WOOL;
+  return (grams * mostMmolPerGram) / (1 + 10 ** (STEEPNESS * (pH - HALF_BOUND_PH)));
+}

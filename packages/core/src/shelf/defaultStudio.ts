@@ -1,0 +1,10 @@
+import type { Studio } from './studio';
+import { DEFAULT_WATER } from './water';
+
+/** A studio that has said nothing about itself yet. */
+export const DEFAULT_STUDIO: Studio = {
+  name: 'My studio',
+  spoons: 'US',
+  currency: 'USD',
+  water: DEFAULT_WATER,
+};
