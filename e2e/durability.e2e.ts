@@ -31,7 +31,10 @@ test('kill -9 in the middle of ticking pours: every acknowledged tick is there a
           }
         }),
       );
-      await new Promise((resolve) => setTimeout(resolve, 700));
+      // Killed in the middle: four hands go on ticking until the server is gone.
+      await expect
+        .poll(() => acknowledged.length, { timeout: 30_000, intervals: [5] })
+        .toBeGreaterThanOrEqual((round + 1) * 8);
       await application.kill();
       running = false;
       await ticking;

@@ -10,7 +10,16 @@ import { BrowserRouter } from 'react-router';
 import { Screens } from './frame/Screens';
 import { theme } from './theme/theme';
 
-const queries = new QueryClient({ defaultOptions: { queries: { staleTime: 5_000, retry: 2 } } });
+const queries = new QueryClient({
+  defaultOptions: {
+    // What could not be fetched is asked for again until the server is back.
+    queries: {
+      staleTime: 5_000,
+      retry: 2,
+      refetchInterval: (query) => (query.state.status === 'error' ? 4000 : false),
+    },
+  },
+});
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');
 

@@ -1,13 +1,11 @@
-import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { potClock, type BatchResponse } from '@ythrion/core';
-import { useRunning, useShelf } from '../api/queries';
-import { useNow } from '../parts/useNow';
+import type { BatchResponse } from '@ythrion/core';
+import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
-import { potView } from '../pots/batchView';
+import { usePot } from '../pots/usePot';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
 export function Hob() {
@@ -34,10 +32,7 @@ export function Hob() {
 }
 
 function Pot({ batch }: { batch: BatchResponse }) {
-  const now = useNow(5);
-  const dyes = useShelf().data?.dyes;
-  const { state, level } = useMemo(() => potView(batch, dyes ?? []), [batch, dyes]);
-  const clock = potClock(state, now);
+  const { state, level, clock } = usePot(batch);
   return (
     <ButtonBase
       component={Link}

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { OUTCOMES, STANDINGS } from '@ythrion/core';
+import { WordToggle } from '../parts/WordToggle';
 import { TextLine } from '../parts/TextLine';
 import type { useRecord } from './useRecord';
 
@@ -37,40 +36,8 @@ export function CloseBatch({
       <Typography variant="body2">
         Wet wool looks one to two steps darker. You can close now and judge again later.
       </Typography>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        value={outcome}
-        onChange={(_, next: typeof outcome) => setOutcome(next)}
-        aria-label="How it came out"
-      >
-        {OUTCOMES.map((word) => (
-          <ToggleButton
-            key={word}
-            value={word}
-            sx={{ minHeight: 52, textTransform: 'none', color: 'text.primary' }}
-          >
-            {word}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
-      <ToggleButtonGroup
-        exclusive
-        fullWidth
-        value={standing}
-        onChange={(_, next: typeof standing | null) => next && setStanding(next)}
-        aria-label="What becomes of it"
-      >
-        {STANDINGS.map((word) => (
-          <ToggleButton
-            key={word}
-            value={word}
-            sx={{ minHeight: 52, textTransform: 'none', color: 'text.primary' }}
-          >
-            {word}
-          </ToggleButton>
-        ))}
-      </ToggleButtonGroup>
+      <WordToggle label="How it came out" value={outcome} words={OUTCOMES} onChange={setOutcome} />
+      <WordToggle label="What becomes of it" value={standing} words={STANDINGS} onChange={setStanding} />
       <TextLine
         label="In words"
         value={note}

@@ -1,15 +1,13 @@
-import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { clockTime, potClock, type BatchResponse } from '@ythrion/core';
-import { useRunning, useShelf } from '../api/queries';
-import { useNow } from '../parts/useNow';
+import { clockTime, type BatchResponse } from '@ythrion/core';
+import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
-import { potView } from './batchView';
+import { usePot } from './usePot';
 
 /** The wet side: every pot with what it is at, since when, and what comes next. */
 export function PotsScreen() {
@@ -36,10 +34,7 @@ export function PotsScreen() {
 }
 
 function PotLine({ batch }: { batch: BatchResponse }) {
-  const now = useNow(5);
-  const dyes = useShelf().data?.dyes;
-  const { state, level } = useMemo(() => potView(batch, dyes ?? []), [batch, dyes]);
-  const clock = potClock(state, now);
+  const { state, level, clock } = usePot(batch);
   return (
     <ButtonBase
       component={Link}

@@ -1,0 +1,105 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { startApplication, type Application } from './application';
+
+let application: Application;
+test.beforeEach(async () => {
+  application = await startApplication('demo');
+});
+test.afterEach(() => application.remove());
+
+const open = async (page: Page, path: string): Promise<void> => {
+  await page.goto(application.url + path, { waitUntil: 'networkidle' });
+};
+const current = (page: Page) => page.locator('[aria-current="step"]').getByRole('heading');
+
+test('a slip is taken back from the message, and both stay in the record', async ({ page }) => {
+  await open(page, '/pots/b15-angelus');
+  await expect(current(page)).toHaveText('Add white vinegar to the bath');
+  await page.getByRole('button', { name: 'Poured', exact: true }).click();
+  await expect(current(page)).toHaveText('Lift the goods in, open, and stir');
+  await page.getByRole('alert').getByRole('button', { name: 'Take back' }).click();
+  await expect(current(page)).toHaveText('Add white vinegar to the bath');
+  await page.getByRole('link', { name: 'Record' }).click();
+  await expect(page.getByText('Took an entry back')).toBeVisible();
+  await expect(page.locator('li', { hasText: 'Add white vinegar to the bath: 160 mL' })).toHaveCSS(
+    'text-decoration-line',
+    'line-through',
+  );
+});
+
+test('what the bath looks like, its pH and a note go into the record', async ({ page }) => {
+  await open(page, '/pots/b14-green-bronze');
+  await page.getByRole('button', { name: 'clear', exact: true }).click();
+  await page.getByLabel('Measured pH').fill('4.6');
+  await page.getByRole('button', { name: 'Keep the pH' }).click();
+  await expect(page.getByText(/bath pH 4\.6/)).toBeVisible();
+  await page.getByLabel('Note', { exact: true }).fill('Turned it twice.');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('link', { name: 'Record' }).click();
+  for (const words of [/Check, bath: clear/, /Check, bath: pH 4\.6/, /Turned it twice\./])
+    await expect(page.getByText(words)).toBeVisible();
+});
+
+test('an amount that cannot be is refused at the pot and nothing is kept', async ({ page }) => {
+  await open(page, '/pots/b15-angelus');
+  await page.getByRole('button', { name: 'Poured something else' }).click();
+  await page.getByLabel('Really poured').fill('-3');
+  await expect(page.getByText(/cannot be negative/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep', exact: true }).first()).toBeDisabled();
+  await page.getByLabel('Really poured').fill('a splash');
+  await expect(page.getByText(/is not an amount/)).toBeVisible();
+  await page.reload();
+  await expect(current(page)).toHaveText('Add white vinegar to the bath');
+});
+
+test('when the server is away the card says so, keeps trying, and the tick lands once', async ({ page }) => {
+  await open(page, '/pots/b15-angelus');
+  await expect(current(page)).toHaveText('Add white vinegar to the bath');
+  await application.kill();
+  await page.getByRole('button', { name: 'Poured', exact: true }).click();
+  await expect(page.getByText('Not saved yet; trying again.')).toBeVisible();
+  await application.restart();
+  await expect(current(page)).toHaveText('Lift the goods in, open, and stir', { timeout: 15_000 });
+  const batch = (await (await page.request.get(`${application.url}/api/batches/b15-angelus`)).json()) as {
+    entries: { kind: string; stepId?: string }[];
+  };
+  expect(batch.entries.filter((entry) => entry.stepId === 'acid')).toHaveLength(1);
+});
+
+test('the Book is searched as you type, and a row opens its record', async ({ page }) => {
+  await open(page, '/book');
+  await expect(page.getByText('15 batches')).toBeVisible();
+  await page.getByLabel('Search the book').fill('passing not right');
+  await expect(page.getByText('1 batch', { exact: true })).toBeVisible();
+  await page.getByRole('gridcell', { name: '26-008' }).click();
+  await expect(page.getByText(/Bled at the wash/).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Dye again' }).click();
+  await expect(page.getByRole('table', { name: 'Old and new amounts' })).toBeVisible();
+});
+
+test('the whole studio is taken out and in through the screen; a wrong file changes nothing', async ({
+  page,
+}) => {
+  await open(page, '/shelf/studio');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Take out' }).click(),
+  ]);
+  const text = await readFile(await download.path(), 'utf8');
+  const empty = await startApplication('serve');
+  await page.goto(`${empty.url}/shelf/studio`, { waitUntil: 'networkidle' });
+  const takeIn = (name: string, content: string): Promise<void> =>
+    page
+      .getByLabel('Document to take in')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await takeIn('torn.json', text.slice(0, 500));
+  await expect(page.getByText('torn.json is not JSON. Nothing was taken in.')).toBeVisible();
+  await takeIn('deep.json', text.replace('"dosPercent":1.8', '"dosPercent":18'));
+  await expect(page.getByText(/Depth of shade cannot be over 12 %/)).toBeVisible();
+  await takeIn('studio.json', text);
+  await expect(page.getByText(/Taken in: \d+ new, 0 already here\./)).toBeVisible();
+  await page.goto(`${empty.url}/book`);
+  await expect(page.getByText('15 batches')).toBeVisible();
+  await empty.remove();
+});
