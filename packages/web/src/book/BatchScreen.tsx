@@ -7,7 +7,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import {
   clockTime,
   dayOf,
@@ -18,10 +18,9 @@ import {
   type Batch,
   type ShelfResponse,
 } from '@ythrion/core';
-import { useBatch, useShelf } from '../api/queries';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
-import { Waiting } from '../parts/Waiting';
+import { OpenedBatch } from '../parts/OpenedBatch';
 import { batchView } from '../pots/batchView';
 import { CheckBar } from '../pots/CheckBar';
 import { CloseBatch } from '../pots/CloseBatch';
@@ -29,11 +28,7 @@ import { useRecord } from '../pots/useRecord';
 
 /** One batch as it really was: its true recipe, where it left the plan, and everything that happened, in order. */
 export function BatchScreen() {
-  const { id = '' } = useParams();
-  const batch = useBatch(id);
-  const shelf = useShelf();
-  if (!batch.data || !shelf.data) return <Waiting error={batch.error ?? shelf.error} />;
-  return <Record key={id} batch={batch.data} shelf={shelf.data} />;
+  return <OpenedBatch>{(batch, shelf) => <Record key={batch.id} batch={batch} shelf={shelf} />}</OpenedBatch>;
 }
 
 function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {

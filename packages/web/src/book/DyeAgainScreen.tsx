@@ -8,7 +8,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import {
   comparePlans,
   formulate,
@@ -21,24 +21,20 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useBatch, useBeginBatch, useRunning, useShelf } from '../api/queries';
+import { useBeginBatch, useRunning } from '../api/queries';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
+import { OpenedBatch } from '../parts/OpenedBatch';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
 import { QuantityField } from '../parts/QuantityField';
-import { Waiting } from '../parts/Waiting';
 import { batchView } from '../pots/batchView';
 import { freePot } from '../pots/freePot';
 
 /** Dye a batch again from its true recipe: another count, another base, other jars; old and new side by side. */
 export function DyeAgainScreen() {
-  const { id = '' } = useParams();
-  const batch = useBatch(id);
-  const shelf = useShelf();
-  if (!batch.data || !shelf.data) return <Waiting error={batch.error ?? shelf.error} />;
-  return <Again batch={batch.data} shelf={shelf.data} />;
+  return <OpenedBatch>{(batch, shelf) => <Again batch={batch} shelf={shelf} />}</OpenedBatch>;
 }
 
 function Again({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {

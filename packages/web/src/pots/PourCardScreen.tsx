@@ -2,15 +2,14 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Link, useParams } from 'react-router';
+import { Link } from 'react-router';
 import { potClock, type Batch, type ShelfResponse } from '@ythrion/core';
-import { useBatch, useShelf } from '../api/queries';
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
-import { Waiting } from '../parts/Waiting';
+import { OpenedBatch } from '../parts/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
-import { batchView } from './batchView';
+import { potView } from './batchView';
 import { CheckBar } from './CheckBar';
 import { CloseBatch } from './CloseBatch';
 import { StepLine } from './StepLine';
@@ -18,16 +17,12 @@ import { useRecord } from './useRecord';
 
 /** The pour card of one pot: one line a step, the current one large; what is done shrinks and stays. */
 export function PourCardScreen() {
-  const { id = '' } = useParams();
-  const batch = useBatch(id);
-  const shelf = useShelf();
-  if (!batch.data || !shelf.data) return <Waiting error={batch.error ?? shelf.error} />;
-  return <PourCard batch={batch.data} shelf={shelf.data} />;
+  return <OpenedBatch>{(batch, shelf) => <PourCard batch={batch} shelf={shelf} />}</OpenedBatch>;
 }
 
 function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const now = useNow(5);
-  const { state, level, plan } = useMemo(() => batchView(batch, shelf.dyes), [batch, shelf.dyes]);
+  const { state, level, plan } = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch.id);
   const clock = potClock(state, now);
   const closed = state.closed !== null;
