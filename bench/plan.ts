@@ -27,10 +27,10 @@ export function planTimes(): Measure[] {
     passes: [
       {
         id: 'p',
-        method: 'immersion',
+        method: { kind: 'immersion' },
         dyes: numbers.map((n) => ({ id: `l${n}`, dyeId: `d${n}`, dosPercent: n / 10, stockId: `s${n}` })),
         water: { basis: 'ratio', value: 30 },
-        acid: { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'warm' },
+        acids: [{ material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'warm' }],
       },
     ],
     set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },

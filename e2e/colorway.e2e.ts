@@ -84,7 +84,9 @@ test('the expected pH follows acid, water and goods, and says what is usual', as
   await expect.poll(read).toBeLessThan(before);
   await pH.click();
   await expect(
-    page.getByText(/charge balance with Davies activities, less what the fiber takes up/),
+    page.getByText(
+      /charge balance with Davies activities, carbonate driven off by heat, less what the fiber takes up/,
+    ),
   ).toBeVisible();
   await page.keyboard.press('Escape');
   await open(page, '/shelf/studio');

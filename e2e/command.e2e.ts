@@ -24,12 +24,12 @@ test('plan prints the full plan of one colorway', async () => {
   expect(code).toBe(0);
   const plan = JSON.parse(out) as {
     wog: { value: number };
-    passes: { pours: { volume: { value: number } }[]; acid: { amount: { value: number } } }[];
+    passes: { pours: { volume: { value: number } }[]; acids: { amount: { value: number } }[] }[];
   };
   expect(plan.wog.value).toBe(300);
   // By hand: 300 g × 1.8 % is 5.4 g, 540 mL of 1 %; 3 % of 300 g is 9 g of acetic acid, 180 mL of 5 % vinegar.
   expect(plan.passes[0]?.pours[0]?.volume.value).toBeCloseTo(540, 9);
-  expect(plan.passes[0]?.acid.amount.value).toBeCloseTo(180, 9);
+  expect(plan.passes[0]?.acids[0]?.amount.value).toBeCloseTo(180, 9);
 });
 
 test('the plan on the screen is the plan of the command', async ({ page }) => {
@@ -70,8 +70,8 @@ const refused: [string, (text: string) => string, RegExp][] = [
   ],
   [
     'depth over 12 %',
-    (text) => text.replace('"dosPercent": 1.4', '"dosPercent": 13'),
-    /dosPercent: line \d+: Depth of shade cannot be over 12 %/,
+    (text) => text.replace('"percent": 1.4', '"percent": 13'),
+    /entry\.percent: line \d+: Depth of shade cannot be over 12 %/,
   ],
   [
     'a negative mass',
@@ -138,7 +138,7 @@ test('what keeps the server from starting is said in a sentence', async () => {
 
 test('the published JSON Schema is the one the application checks with', async () => {
   const published = await readFile(
-    path.resolve(import.meta.dirname, '../docs/schema/ythrion-1.schema.json'),
+    path.resolve(import.meta.dirname, '../docs/schema/ythrion-2.schema.json'),
     'utf8',
   );
   expect((await command(['schema'])).out).toBe(published);

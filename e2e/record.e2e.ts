@@ -95,7 +95,7 @@ test('the whole studio is taken out and in through the screen; a wrong file chan
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
   await takeIn('torn.json', text.slice(0, 500));
   await expect(page.getByText('torn.json is not JSON. Nothing was taken in.')).toBeVisible();
-  await takeIn('deep.json', text.replace('"dosPercent":1.8', '"dosPercent":18'));
+  await takeIn('deep.json', text.replace('"percent":1.8', '"percent":18'));
   await expect(page.getByText(/Depth of shade cannot be over 12 %/)).toBeVisible();
   await takeIn('studio.json', text);
   await expect(page.getByText(/Taken in: \d+ new, 0 already here\./)).toBeVisible();

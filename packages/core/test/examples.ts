@@ -1,10 +1,17 @@
+import type { z } from 'zod';
 import {
   baseSchema,
+  dyeLineSchema,
   dyeSchema,
   formulate,
+  goodsLineSchema,
+  heatSetSchema,
   recipeSchema,
   stockSchema,
+  type DyeLine,
   type Formulation,
+  type GoodsLine,
+  type HeatSet,
   type Recipe,
 } from '../src';
 
@@ -66,20 +73,20 @@ export const SHELF = {
   stocks: [BLUE_1, BLUE_4, RED_1],
 };
 
-export function recipe(changes: Partial<Recipe> = {}): Recipe {
+export function recipe(changes: Partial<z.input<typeof recipeSchema>> = {}): Recipe {
   return recipeSchema.parse({
     goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],
     wettingMinutes: 30,
     passes: [
       {
         id: 'p1',
-        method: 'immersion',
+        method: { kind: 'immersion' },
         dyes: [
-          { id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: 'blue-1' },
-          { id: 'd2', dyeId: 'red', dosPercent: 0.25, stockId: 'red-1' },
+          { id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'blue-1' },
+          { id: 'd2', dyeId: 'red', entry: { school: 'depth', percent: 0.25 }, stockId: 'red-1' },
         ],
         water: { basis: 'ratio', value: 30 },
-        acid: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
+        acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' }],
       },
     ],
     set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },
@@ -87,5 +94,17 @@ export function recipe(changes: Partial<Recipe> = {}): Recipe {
   });
 }
 
-export const formulation = (changes: Partial<Recipe> = {}): Formulation =>
+export const formulation = (changes: Partial<z.input<typeof recipeSchema>> = {}): Formulation =>
   formulate('Vesper bell', recipe(changes), SHELF);
+
+/** Goods, dye lines and sets in full, from just what a test is about. */
+export const goodsLine = (line: z.input<typeof goodsLineSchema>): GoodsLine => goodsLineSchema.parse(line);
+export const dyeLine = (line: z.input<typeof dyeLineSchema>): DyeLine => dyeLineSchema.parse(line);
+export const heatSet = (set: z.input<typeof heatSetSchema>): HeatSet => heatSetSchema.parse(set);
+export const depth = (
+  id: string,
+  dyeId: string,
+  percent: number,
+  stockId: string | null = null,
+  sectionId: string | null = null,
+): DyeLine => dyeLine({ id, dyeId, entry: { school: 'depth', percent }, stockId, sectionId });

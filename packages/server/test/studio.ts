@@ -30,10 +30,10 @@ export const RECIPE = recipeSchema.parse({
   passes: [
     {
       id: 'p1',
-      method: 'immersion',
-      dyes: [{ id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: 'blue-1' }],
+      method: { kind: 'immersion' },
+      dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'blue-1' }],
       water: { basis: 'ratio', value: 30 },
-      acid: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1 },
+      acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1 }],
     },
   ],
   set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },

@@ -1,6 +1,7 @@
 import type { Fiber } from '../shelf/fibers';
-import { acidHeldMmol } from './fiberUptake';
 import { activityCoefficient } from './davies';
+import { bracketedRoot } from './bracketedRoot';
+import { acidHeldMmol } from './fiberUptake';
 import { PKW, WEAK_ACIDS, type WeakAcid, type WeakAcidName } from './weakAcids';
 
 /** Everything that decides the pH of a bath. */
@@ -18,6 +19,8 @@ export interface BathContents {
 const STRENGTH_ROUNDS = 30;
 const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
+/** Far finer than any meter, coarse enough to be quick. */
+const PH_TOLERANCE = 1e-7;
 
 /**
  * pH of a bath at 25 °C: the one root of its charge balance, with activities by Davies and pH = −log10 a(H+).
@@ -29,14 +32,14 @@ export function bathPh(contents: BathContents): number {
     throw new RangeError('An acid must be 0 to 50 mol/L.');
   if (!Number.isFinite(contents.strongBase))
     throw new RangeError('The strong base must be a finite number of mol/L.');
-  if (contents.activities === false) return rootAt(contents, 0);
+  if (contents.activities === false) return rootAt(contents, 1);
   let strength = 0;
-  let pH = rootAt(contents, strength);
+  let pH = rootAt(contents, 1);
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = ionicStrength(contents, pH, strength);
+    const next = ionicStrength(contents, pH, activityCoefficient(1, strength));
     const settled = Math.abs(next - strength) < 1e-9;
     strength = next;
-    pH = rootAt(contents, strength);
+    pH = rootAt(contents, activityCoefficient(1, strength), pH);
     if (settled) break;
   }
   return pH;
@@ -49,71 +52,95 @@ export function bathPh(contents: BathContents): number {
  */
 export function acidForPh(name: WeakAcidName, pH: number, others: BathContents): number {
   let molar = 0;
-  let strength = 0;
+  let one = 1;
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = Math.max(0, chargeAt(others, pH, strength) / -meanCharge(WEAK_ACIDS[name], pH, strength));
+    const next = Math.max(0, chargeAt(others, pH, one) / -meanCharge(WEAK_ACIDS[name], pH, one));
     const settled = Math.abs(next - molar) < 1e-10;
     molar = next;
     if (settled) break;
-    strength = ionicStrength({ ...others, acids: [...others.acids, { name, molar }] }, pH, strength);
+    one = activityCoefficient(
+      1,
+      ionicStrength({ ...others, acids: [...others.acids, { name, molar }] }, pH, one),
+    );
   }
   return molar;
 }
 
-/** Bisection: the charge balance falls steadily with pH, so its root is always between the ends. */
-function rootAt(contents: BathContents, strength: number): number {
-  let low = LOWEST_PH;
-  let high = HIGHEST_PH;
-  while (high - low > 1e-7) {
-    const middle = (low + high) / 2;
-    if (chargeAt(contents, middle, strength) > 0) low = middle;
-    else high = middle;
+/**
+ * The strong base that must be in a bath for it to show a measured pH: what alkalinity and fiber really came to.
+ * @returns mol of charge per L, to take the place of `strongBase`
+ */
+export function strongBaseAt(pH: number, contents: Omit<BathContents, 'strongBase'>): number {
+  let base = 0;
+  let one = 1;
+  for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
+    const next = -chargeAt({ ...contents, strongBase: 0 }, pH, one);
+    const settled = Math.abs(next - base) < 1e-10;
+    base = next;
+    if (settled) break;
+    one = activityCoefficient(1, ionicStrength({ ...contents, strongBase: base }, pH, one));
   }
-  return (low + high) / 2;
+  return base;
+}
+
+/**
+ * The charge balance falls steadily with pH, so its root is always between the ends.
+ * @param one activity coefficient of a single charge
+ * @param near where the root was with a slightly other ionic strength
+ */
+function rootAt(contents: BathContents, one: number, near?: number): number {
+  const charge = (pH: number): number => chargeAt(contents, pH, one);
+  if (near !== undefined) {
+    const [low, high] = [near - 0.2, near + 0.2];
+    if (charge(low) > 0 && charge(high) < 0) return bracketedRoot(charge, low, high, PH_TOLERANCE);
+  }
+  return bracketedRoot(charge, LOWEST_PH, HIGHEST_PH, PH_TOLERANCE);
 }
 
 /** Net charge of everything in the bath, mol/L. */
-function chargeAt(contents: BathContents, pH: number, strength: number): number {
-  const one = activityCoefficient(1, strength);
-  const hydrogen = 10 ** -pH / one;
-  const hydroxide = 10 ** (pH - PKW) / one;
-  const acids = contents.acids.reduce(
-    (sum, { name, molar }) => sum + molar * meanCharge(WEAK_ACIDS[name], pH, strength),
-    0,
-  );
-  const held = (contents.fiber ?? []).reduce(
-    (sum, { fiber, gramsPerLiter }) => sum + acidHeldMmol(fiber, gramsPerLiter, pH) / 1000,
-    0,
-  );
-  return hydrogen - hydroxide + contents.strongBase + acids + held;
+function chargeAt(contents: BathContents, pH: number, one: number): number {
+  let charge = 10 ** -pH / one - 10 ** (pH - PKW) / one + contents.strongBase;
+  for (const { name, molar } of contents.acids) charge += molar * meanCharge(WEAK_ACIDS[name], pH, one);
+  if (contents.fiber)
+    for (const { fiber, gramsPerLiter } of contents.fiber)
+      charge += acidHeldMmol(fiber, gramsPerLiter, pH) / 1000;
+  return charge;
 }
 
-/** Share of each protonation state, from fully protonated down, and its charge. */
-function states(acid: WeakAcid, pH: number, strength: number): { charge: number; share: number }[] {
-  const weights: number[] = [1];
-  acid.pKa.forEach((pKa, i) => {
-    const from = acid.charge - i;
-    const ratio = activityCoefficient(from, strength) / activityCoefficient(from - 1, strength);
-    weights.push((weights[i] ?? 0) * 10 ** (pH - pKa) * ratio);
-  });
-  const total = weights.reduce((sum, weight) => sum + weight, 0);
-  return weights.map((weight, i) => ({ charge: acid.charge - i, share: weight / total }));
+/** Mean charge of an acid over its protonation states, from fully protonated down. */
+function meanCharge(acid: WeakAcid, pH: number, one: number): number {
+  let weight = 1;
+  let total = 1;
+  let sum = acid.charge;
+  for (let i = 0; i < acid.pKa.length; i += 1) {
+    weight *= step(acid, i, pH, one);
+    total += weight;
+    sum += weight * (acid.charge - i - 1);
+  }
+  return sum / total;
 }
 
-const meanCharge = (acid: WeakAcid, pH: number, strength: number): number =>
-  states(acid, pH, strength).reduce((sum, { charge, share }) => sum + charge * share, 0);
+/** Ratio of a protonation state to the one with a proton more; Davies gives γ(z) = γ(1)^(z²). */
+function step(acid: WeakAcid, i: number, pH: number, one: number): number {
+  const from = acid.charge - i;
+  const to = from - 1;
+  return 10 ** (pH - (acid.pKa[i] ?? 0)) * one ** (from * from - to * to);
+}
 
-function ionicStrength(contents: BathContents, pH: number, strength: number): number {
-  const one = activityCoefficient(1, strength);
-  const acids = contents.acids.reduce(
-    (sum, { name, molar }) =>
-      sum +
-      molar *
-        states(WEAK_ACIDS[name], pH, strength).reduce(
-          (part, { charge, share }) => part + share * charge * charge,
-          0,
-        ),
-    0,
-  );
-  return 0.5 * (10 ** -pH / one + 10 ** (pH - PKW) / one + Math.abs(contents.strongBase) + acids);
+/** Ionic strength of a bath, mol/L. @param one activity coefficient of a single charge */
+function ionicStrength(contents: BathContents, pH: number, one: number): number {
+  let doubled = 10 ** -pH / one + 10 ** (pH - PKW) / one + Math.abs(contents.strongBase);
+  for (const { name, molar } of contents.acids) {
+    const acid: WeakAcid = WEAK_ACIDS[name];
+    let weight = 1;
+    let total = 1;
+    let squares = acid.charge ** 2;
+    for (let i = 0; i < acid.pKa.length; i += 1) {
+      weight *= step(acid, i, pH, one);
+      total += weight;
+      squares += weight * (acid.charge - i - 1) ** 2;
+    }
+    doubled += (molar * squares) / total;
+  }
+  return doubled / 2;
 }

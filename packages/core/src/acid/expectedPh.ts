@@ -24,74 +24,113 @@ export interface GoodsInBath {
   fibers: readonly FiberShare[];
 }
 
+/** Pure acids in a bath, g each. */
+export type AcidsInBath = readonly { material: AcidMaterial; pureGrams: number }[];
+
 /** What is expected of a bath's pH. */
 export interface ExpectedPh {
   pH: Figure;
-  /** The same bath without what the fiber takes up: what a meter shows before the goods go in. */
+  /** The same bath, cold and without what the fiber takes up: what a meter shows before the goods go in. */
   beforeGoods: Figure;
-  /** Grams of the other pure acid that would bring this bath to the same pH. */
-  otherPureGrams: Figure;
 }
 
-const acidName = (material: AcidMaterial): 'acetic' | 'citric' =>
+/** The weak acid in a bottle, as chemistry names it. */
+export const acidName = (material: AcidMaterial): 'acetic' | 'citric' =>
   material === 'vinegar' ? 'acetic' : 'citric';
 
 /**
- * Expected pH of a dyebath at 25 °C from its acid, the water's alkalinity and what the goods take up.
+ * Total carbonate per equivalent of alkalinity in tap water near pH 7.5: 1 + 10^(6.352 − 7.5). Fresh from the tap it
+ * is still in the bath; heat drives it off.
+ */
+const CARBONATE_PER_ALKALINITY = 1 + 10 ** (6.352 - 7.5);
+
+/** Alkalinity in mg/L as calcium carbonate as mol of strong base per L. */
+export const alkalinityMolar = (mgPerL: number): number => mgPerL / MG_CACO3_PER_MEQ / 1000;
+
+/** Grams of fiber per liter of bath, one entry a fiber. */
+export function fiberPerLiter(
+  goods: readonly GoodsInBath[],
+  liters: number,
+): { fiber: FiberShare['fiber']; gramsPerLiter: number }[] {
+  const sums = new Map<FiberShare['fiber'], number>();
+  for (const line of goods)
+    for (const { fiber, percent } of line.fibers)
+      sums.set(fiber, (sums.get(fiber) ?? 0) + (line.grams * percent) / 100 / liters);
+  return [...sums].map(([fiber, gramsPerLiter]) => ({ fiber, gramsPerLiter }));
+}
+
+/** The weak acids of a bath, mol/L. */
+export const molarAcids = (acids: AcidsInBath, liters: number): BathContents['acids'] =>
+  acids.map(({ material, pureGrams }) => ({
+    name: acidName(material),
+    molar: pureGrams / ACIDS[material].molarMass / liters,
+  }));
+
+/**
+ * Expected pH of a dyebath at 25 °C from its acids, the water's alkalinity and what the goods take up.
  * With the goods it is an estimate; without them the model is established. A measured pH is worth more than either.
- * @param pureGrams pure acid in the bath, g
+ * @param acids pure acids in the bath, g
  * @param liters finished bath, L
  */
 export function expectedPh(
-  material: AcidMaterial,
-  pureGrams: number,
+  acids: AcidsInBath,
   liters: number,
   goods: readonly GoodsInBath[],
   water: StudioWater,
 ): ExpectedPh {
-  const molar = pureGrams / ACIDS[material].molarMass / liters;
-  const strongBase = water.alkalinityMgPerL / MG_CACO3_PER_MEQ / 1000;
-  const contents: BathContents = {
-    acids: [{ name: acidName(material), molar }],
-    strongBase,
-  };
-  const fiber = goods.flatMap((line) =>
-    line.fibers.map((share) => ({
-      fiber: share.fiber,
-      gramsPerLiter: (line.grams * share.percent) / 100 / liters,
-    })),
-  );
-  const said = `${(1000 * molar).toFixed(1)} mmol/L ${ACIDS[material].acid} in water of ${water.alkalinityMgPerL} mg/L alkalinity, charge balance with Davies activities`;
+  const strongBase = alkalinityMolar(water.alkalinityMgPerL);
+  const weak = molarAcids(acids, liters);
+  const said = `${acids
+    .map(({ material }, i) => `${(1000 * (weak[i]?.molar ?? 0)).toFixed(1)} mmol/L ${ACIDS[material].acid}`)
+    .join(
+      ' + ',
+    )} in water of ${water.alkalinityMgPerL} mg/L alkalinity, charge balance with Davies activities`;
   const beforeGoods = figure(
-    bathPh(contents),
+    bathPh({
+      acids: [...weak, { name: 'carbonic', molar: strongBase * CARBONATE_PER_ALKALINITY }],
+      strongBase,
+    }),
     'pH',
-    said,
+    `${said}, carbonate of the tap still in it`,
     'established',
-    'pKa: CRC Handbook; CO2 driven off by heat',
+    'pKa: CRC Handbook',
   );
+  const bath: BathContents = { acids: weak, strongBase };
   const pH = water.countFiberUptake
     ? figure(
-        bathPh({ ...contents, fiber }),
+        bathPh({ ...bath, fiber: fiberPerLiter(goods, liters) }),
         'pH',
-        `${said}, less what the fiber takes up`,
+        `${said}, carbonate driven off by heat, less what the fiber takes up`,
         'estimate',
         'wool after Steinhardt and Harris 1940, from memory',
       )
-    : beforeGoods;
-  const other: AcidMaterial = material === 'vinegar' ? 'citric' : 'vinegar';
-  const without: BathContents = { acids: [], strongBase, ...(water.countFiberUptake && { fiber }) };
-  const otherGrams = acidForPh(acidName(other), pH.value, without) * liters * ACIDS[other].molarMass;
-  return {
-    pH,
-    beforeGoods,
-    otherPureGrams: figure(
-      otherGrams,
-      'g',
-      `as much ${ACIDS[other].acid} as brings this bath to pH ${pH.value.toFixed(2)}`,
-      pH.sureness,
-      pH.source,
-    ),
+    : figure(bathPh(bath), 'pH', `${said}, carbonate driven off by heat`, 'established', 'pKa: CRC Handbook');
+  return { pH, beforeGoods };
+}
+
+/**
+ * Grams of a pure acid that bring a bath to a pH when it is the only acid in it; the inverse of `expectedPh`.
+ * @returns a figure in g, as sure as the pH it is for
+ */
+export function acidGramsForPh(
+  material: AcidMaterial,
+  pH: Figure,
+  liters: number,
+  goods: readonly GoodsInBath[],
+  water: StudioWater,
+): Figure {
+  const without: BathContents = {
+    acids: [],
+    strongBase: alkalinityMolar(water.alkalinityMgPerL),
+    ...(water.countFiberUptake && { fiber: fiberPerLiter(goods, liters) }),
   };
+  return figure(
+    acidForPh(acidName(material), pH.value, without) * liters * ACIDS[material].molarMass,
+    'g',
+    `as much ${ACIDS[material].acid} as brings this bath to pH ${pH.value.toFixed(2)}`,
+    pH.sureness,
+    pH.source,
+  );
 }
 
 /** Narrowest window worth stating; the expected pH is no better known. */

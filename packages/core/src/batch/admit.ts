@@ -1,5 +1,5 @@
 import { FieldError } from '../figure/fieldError';
-import type { Plan } from '../recipe/plan';
+import type { Plan } from '../recipe/planTypes';
 import type { Dye } from '../shelf/dye';
 import type { Entry } from './entry';
 import { standingEntries } from './batchState';
@@ -29,6 +29,11 @@ export function admitEntry(entry: Entry, plan: Plan, dyes: readonly Dye[], earli
       throw new FieldError('entryId', 'This batch is closed. Take the verdict back first.');
   }
   if (entry.kind === 'added') admitAdded(entry, dyes);
+  if (
+    entry.kind === 'acknowledged' &&
+    standing.some((other) => other.kind === 'acknowledged' && other.caution === entry.caution)
+  )
+    throw new FieldError('caution', 'This caution was acknowledged already in this batch.');
 }
 
 function admitStep(entry: Extract<Entry, { stepId: string }>, plan: Plan, standing: readonly Entry[]): void {

@@ -1,5 +1,6 @@
 import { drawnBathColor } from '../color/drawnColor';
-import type { Plan } from '../recipe/plan';
+import type { Plan } from '../recipe/planTypes';
+import type { CautionName } from '../recipe/cautionNames';
 import type { Step, StepMaterial } from '../recipe/steps';
 import { additionGrams } from '../amounts/tally';
 import type { Dye } from '../shelf/dye';
@@ -27,6 +28,8 @@ export interface BatchState {
   added: EntryOf<'added'>[];
   checks: EntryOf<'checked'>[];
   notes: EntryOf<'noted'>[];
+  /** Cautions that were acknowledged in this batch. */
+  acknowledged: CautionName[];
   closed: EntryOf<'closed'> | null;
   /** Entries that were taken back, by id. */
   struck: ReadonlySet<string>;
@@ -64,6 +67,7 @@ export function batchState(
     added,
     checks: standing.filter((entry) => entry.kind === 'checked'),
     notes: standing.filter((entry) => entry.kind === 'noted'),
+    acknowledged: standing.flatMap((entry) => (entry.kind === 'acknowledged' ? [entry.caution] : [])),
     closed: standing.filter((entry) => entry.kind === 'closed').at(-1) ?? null,
     struck,
     bath: bathNow(steps, added, dyes),
@@ -107,11 +111,16 @@ function bathNow(
   const inPot: { material: StepMaterial | EntryOf<'added'>['material']; amount: number; unit: 'mL' | 'g' }[] =
     [
       ...steps.flatMap(({ step, poured }) =>
-        step.measure && poured ? [{ material: step.measure.material, ...poured }] : [],
+        step.measure && poured && step.measure.material.kind !== 'dilution'
+          ? [{ material: step.measure.material, ...poured }]
+          : [],
       ),
       ...added,
     ];
-  const volumeMl = inPot.reduce((sum, { amount, unit }) => sum + (unit === 'mL' ? amount : 0), 0);
+  const volumeMl = inPot.reduce(
+    (sum, { material, amount, unit }) => sum + (unit === 'mL' || material.kind === 'ice' ? amount : 0),
+    0,
+  );
   if (volumeMl === 0) return { volumeMl, hex: drawnBathColor([]) };
   const colors = inPot.flatMap(({ material, amount, unit }) => {
     if (material.kind !== 'dye') return [];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, instantSchema, noteSchema } from '../shelf/common';
 import { quantity } from '../shelf/quantitySchema';
+import { CAUTION_NAMES } from '../recipe/cautionNames';
 import { OUTCOMES, STANDINGS } from './words';
 
 const stepIdSchema = z
@@ -70,6 +71,11 @@ export const entrySchema = z.discriminatedUnion('kind', [
       .max(200),
     temperatureC: quantity('temperature').nullable().default(null),
     ph: quantity('ph').nullable().default(null),
+  }),
+  z.strictObject({
+    ...stamp,
+    kind: z.literal('acknowledged'),
+    caution: z.enum(CAUTION_NAMES, { error: `A caution must be one of ${CAUTION_NAMES.join(', ')}.` }),
   }),
   z.strictObject({
     ...stamp,

@@ -1,6 +1,7 @@
-import type { Plan } from '../recipe/plan';
+import type { Plan } from '../recipe/planTypes';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
+import { CAUTION_WORDS } from '../recipe/cautionNames';
 import { addedName } from './additionChoices';
 import type { Entry } from './entry';
 
@@ -21,6 +22,8 @@ export function entryWords(entry: Entry, plan: Plan, dyes: readonly Dye[]): stri
       return 'Took an entry back';
     case 'checked':
       return `Check, ${entry.of}: ${entry.reading}`;
+    case 'acknowledged':
+      return `Acknowledged: caution about ${CAUTION_WORDS[entry.caution]}`;
     case 'noted':
       return entry.text;
     case 'closed':

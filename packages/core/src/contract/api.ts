@@ -4,7 +4,9 @@ import type { Colorway } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
+import type { Tool } from '../shelf/tool';
 import type { Stock } from '../shelf/stock';
+import type { Pattern } from '../recipe/pattern';
 import type { Studio } from '../shelf/studio';
 
 /** Where everything lives; the one place both sides take the paths from. */
@@ -19,7 +21,7 @@ export const API = {
   health: '/api/health',
 } as const;
 
-export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots'] as const;
+export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const;
 export type ShelfResource = (typeof SHELF_RESOURCES)[number];
 
 /** GET /api/shelf */
@@ -31,6 +33,8 @@ export interface ShelfResponse {
   /** What each jar still holds, mL, by id: what it was made with, less every standing pour. */
   stockLeft: Record<string, number>;
   pots: Pot[];
+  tools: Tool[];
+  patterns: Pattern[];
 }
 
 /** GET /api/colorways: the newest version of each. */
@@ -49,7 +53,7 @@ export type BatchResponse = Batch;
 
 /** GET /api/find */
 export interface Finding {
-  kind: 'colorway' | 'batch' | 'dye' | 'stock' | 'base' | 'pot';
+  kind: 'colorway' | 'batch' | 'dye' | 'stock' | 'base' | 'pot' | 'tool';
   id: string;
   name: string;
   code: string;

@@ -1,4 +1,4 @@
-import { recipe, SHELF } from '../../test/examples';
+import { heatSet, recipe, SHELF } from '../../test/examples';
 import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
 import { planFormulation } from '../recipe/plan';
 import { formulate } from '../recipe/materials';
@@ -124,7 +124,7 @@ describe('a quick pour', () => {
     strengthPercent: 1,
     liquorRatio: 30,
     acid: QUICK_ACIDS.vinegar,
-    set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },
+    set: heatSet({ method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 }),
   };
   test('200 g at 1 % from a 1 % stock is 200 mL (common practice, no source)', () => {
     expect(planFormulation(quickFormulation(quick, (what) => what)).passes[0]!.pours[0]!.volume!.value).toBe(

@@ -5,17 +5,26 @@ import { baseSchema } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
 import { potSchema } from '../shelf/pot';
 import { stockSchema } from '../shelf/stock';
+import { patternSchema } from '../recipe/pattern';
 import { studioSchema } from '../shelf/studio';
+import { toolSchema } from '../shelf/tool';
+
+/** Version that is written; version 1 (one immersion pass, depths only) is still read. */
+export const DOCUMENT_VERSION = 2;
 
 /** The one open document: what the application exports and imports, and what `plan` reads. */
 export const documentSchema = z.strictObject({
   format: z.literal('ythrion', { error: 'The field “format” must be "ythrion".' }),
-  version: z.literal(1, { error: 'This application reads version 1 documents.' }),
+  version: z.literal(DOCUMENT_VERSION, {
+    error: `This application reads documents of version 1 to ${DOCUMENT_VERSION}.`,
+  }),
   studio: studioSchema.optional(),
   bases: z.array(baseSchema).default([]),
   dyes: z.array(dyeSchema).default([]),
   stocks: z.array(stockSchema).default([]),
   pots: z.array(potSchema).default([]),
+  tools: z.array(toolSchema).default([]),
+  patterns: z.array(patternSchema).default([]),
   /** One item per saved version; versions of one colorway share its id. */
   colorways: z.array(colorwaySchema).default([]),
   batches: z.array(batchSchema).default([]),

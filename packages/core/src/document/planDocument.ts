@@ -1,5 +1,6 @@
 import { formulate } from '../recipe/materials';
-import { planFormulation, type Plan } from '../recipe/plan';
+import { planFormulation } from '../recipe/plan';
+import type { Plan } from '../recipe/planTypes';
 import type { Colorway } from '../recipe/recipe';
 import type { StudioDocument } from './document';
 import { DocumentError } from './readDocument';

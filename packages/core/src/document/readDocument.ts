@@ -2,7 +2,9 @@ import { admitEntry } from '../batch/admit';
 import type { Batch } from '../batch/batch';
 import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
+import { singleDyes } from '../amounts/premix';
 import { planFormulation } from '../recipe/plan';
+import { upgradeDocument } from '../recipe/upgradeRecipe';
 import { documentSchema, type StudioDocument } from './document';
 
 /** One thing wrong with a document. */
@@ -29,7 +31,7 @@ export function readDocument(
   value: unknown,
   known: Shelf = { bases: [], dyes: [], stocks: [] },
 ): StudioDocument {
-  const parsed = documentSchema.safeParse(value);
+  const parsed = documentSchema.safeParse(upgradeDocument(value));
   if (!parsed.success) throw new DocumentError(problemsOf(parsed.error.issues));
   const document = parsed.data;
   const problems = [...duplicates(document), ...references(document, known)];
@@ -65,22 +67,11 @@ function duplicates(document: StudioDocument): Problem[] {
       seen.add(key);
     });
   };
-  check(
-    'bases',
-    document.bases.map((item) => item.id),
-  );
-  check(
-    'dyes',
-    document.dyes.map((item) => item.id),
-  );
-  check(
-    'stocks',
-    document.stocks.map((item) => item.id),
-  );
-  check(
-    'pots',
-    document.pots.map((item) => item.id),
-  );
+  for (const list of ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const)
+    check(
+      list,
+      document[list].map((item) => item.id),
+    );
   check(
     'colorways',
     document.colorways.map((item) => `${item.id} version ${item.version}`),
@@ -107,6 +98,7 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
       problems.push({ field: `${prefix}.${error.field}`, message: error.message });
     }
   };
+  document.dyes.forEach((dye, i) => attempt(`dyes.${i}`, () => void singleDyes(dye.id, 1, shelf.dyes)));
   document.stocks.forEach((stock, i) => {
     if (!shelf.dyes.some((dye) => dye.id === stock.dyeId))
       problems.push({
@@ -115,7 +107,9 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
       });
   });
   document.colorways.forEach((colorway, i) =>
-    attempt(`colorways.${i}`, () => formulate(colorway.name, colorway.recipe, shelf)),
+    attempt(`colorways.${i}`, () => {
+      planFormulation(formulate(colorway.name, colorway.recipe, shelf));
+    }),
   );
   document.batches.forEach((batch, i) => attempt(`batches.${i}`, () => checkBatch(batch, shelf)));
   return problems;
@@ -123,7 +117,7 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
 
 function checkBatch(batch: Batch, shelf: Shelf): void {
   const { formulation } = batch;
-  formulate(batch.name, formulation.recipe, formulation);
+  formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const plan = planFormulation(formulation);
   const dyes = [...formulation.dyes, ...shelf.dyes];
   batch.entries.forEach((entry, i) => {

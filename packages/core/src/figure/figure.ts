@@ -5,7 +5,24 @@
 export type Sureness = 'exact' | 'established' | 'estimate';
 
 /** The units figures are kept in: SI inside, conversion only at the edge. */
-export type Unit = 'g' | 'mL' | '%' | '% w/v' | 'g/L' | 'mL/g' | '°C' | 'min' | 'cents' | 'meq' | 'pH';
+export type Unit =
+  | 'g'
+  | 'mL'
+  | 'tsp'
+  | '%'
+  | '% w/v'
+  | 'g/L'
+  | 'mL/g'
+  | '°C'
+  | '°C/min'
+  | 'min'
+  | 'cents'
+  | 'meq'
+  | 'pH'
+  | 'kPa'
+  | 'cm'
+  | 'parts'
+  | '';
 
 /** One number on a screen or a sheet, with everything needed to defend it. */
 export interface Figure {

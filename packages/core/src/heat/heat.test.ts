@@ -1,4 +1,4 @@
-import { riseMinutes, SET_METHOD_NAMES, setMethodFacts } from './setMethods';
+import { SET_METHOD_NAMES, setMethodFacts } from './setMethods';
 import { setWindow } from './setWindow';
 
 describe('usual settings (common practice, no source)', () => {
@@ -29,9 +29,4 @@ test('wool and nylon set at 85-98 °C; silk in the pot lowers the ceiling to 88 
     ]),
   ).toEqual({ low: 75, high: 88, limitedBy: 'silk' });
   expect(setWindow([{ fiber: 'cotton', percent: 100 }])).toBeUndefined();
-});
-
-test('a rise of 60 °C at 1.5 °C a minute takes 40 minutes; cooling is no rise', () => {
-  expect(riseMinutes(25, 85)).toBeCloseTo(40, 9);
-  expect(riseMinutes(90, 40)).toBe(0);
 });

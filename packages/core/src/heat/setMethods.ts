@@ -71,15 +71,3 @@ export const HANDLING_C = 40;
 
 /** Usual rise of a pot on a ring, °C per minute; also the most that non-superwash wool should see (common practice, no source). */
 export const USUAL_RISE_C_PER_MIN = 1.5;
-
-/** Tap water a pot usually starts from, °C (common practice, no source). */
-export const START_C = 20;
-
-/**
- * Minutes to bring a bath from one temperature to another at the usual gentle rise. An estimate.
- * @param fromC start, °C
- * @param toC end, °C; below the start takes no time
- */
-export function riseMinutes(fromC: number, toC: number): number {
-  return Math.max(0, (toC - fromC) / USUAL_RISE_C_PER_MIN);
-}

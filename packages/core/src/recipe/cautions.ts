@@ -1,17 +1,5 @@
+import type { CautionName } from './cautionNames';
 import type { Step } from './steps';
-
-export const CAUTION_NAMES = [
-  'powder',
-  'acid',
-  'scald',
-  'steam',
-  'oven',
-  'microwave',
-  'unattended',
-  'hotWool',
-  'disposal',
-] as const;
-export type CautionName = (typeof CAUTION_NAMES)[number];
 
 const DEFER = 'Follow the dye maker’s safety sheet and your local rules.';
 
@@ -32,3 +20,6 @@ export const CAUTIONS: Record<CautionName, string> = {
 export function cautionsOf(steps: readonly Step[]): CautionName[] {
   return [...new Set(steps.flatMap((step) => step.cautions))];
 }
+
+/** The caution that must be acknowledged once in a batch before the step that first carries it: open powder. */
+export const MUST_ACKNOWLEDGE: CautionName = 'powder';

@@ -4,7 +4,9 @@ import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
 import type { Stock } from '../shelf/stock';
 import type { Studio } from '../shelf/studio';
-import { DEFAULT_WATER } from '../shelf/water';
+import type { Tool } from '../shelf/tool';
+import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
+import { powdersWithin } from '../amounts/premix';
 import type { Formulation, Recipe } from './recipe';
 
 /** Everything a recipe may refer to. */
@@ -12,6 +14,8 @@ export interface Shelf {
   bases: readonly Base[];
   dyes: readonly Dye[];
   stocks: readonly Stock[];
+  pots?: readonly Pot[] | undefined;
+  tools?: readonly Tool[] | undefined;
   /** The studio whose water is dyed in; middling water when left out. */
   studio?: Studio | undefined;
 }
@@ -33,7 +37,12 @@ export function named<T extends { id: string }>(
  * Puts a recipe together with just the materials it names, so that it can be kept and planned by itself.
  * @throws FieldError when an id is unknown, or a jar holds another dye than the line that pours from it
  */
-export function formulate(name: string, recipe: Recipe, shelf: Shelf, pot: Pot | null = null): Formulation {
+export function formulate(
+  name: string,
+  recipe: Recipe,
+  shelf: Shelf,
+  pot: Pot | null = shelf.pots?.find((candidate) => candidate.id === recipe.potId) ?? null,
+): Formulation {
   const bases = new Map<string, Base>();
   const dyes = new Map<string, Dye>();
   const stocks = new Map<string, Stock>();
@@ -43,7 +52,9 @@ export function formulate(name: string, recipe: Recipe, shelf: Shelf, pot: Pot |
   recipe.passes.forEach((pass, p) => {
     pass.dyes.forEach((line, d) => {
       const field = `recipe.passes.${p}.dyes.${d}`;
-      dyes.set(line.dyeId, named(shelf.dyes, line.dyeId, `${field}.dyeId`, 'dye'));
+      named(shelf.dyes, line.dyeId, `${field}.dyeId`, 'dye');
+      for (const id of powdersWithin(line.dyeId, shelf.dyes))
+        dyes.set(id, named(shelf.dyes, id, `${field}.dyeId`, 'dye'));
       if (line.stockId === null) return;
       const stock = named(shelf.stocks, line.stockId, `${field}.stockId`, 'stock jar');
       if (stock.dyeId !== line.dyeId)
@@ -61,6 +72,9 @@ export function formulate(name: string, recipe: Recipe, shelf: Shelf, pot: Pot |
     dyes: [...dyes.values()],
     stocks: [...stocks.values()],
     pot,
+    tools: (shelf.tools ?? []).filter((tool) => !tool.retired),
+    spoons: shelf.studio?.spoons ?? 'US',
     water: shelf.studio?.water ?? DEFAULT_WATER,
+    place: shelf.studio?.place ?? DEFAULT_PLACE,
   };
 }

@@ -41,7 +41,12 @@ test('a jar is found by its dye; a retired one is not', () => {
 });
 
 test('goods start at the put-up of their base', () => {
-  expect(newGoodsLine('g', WOOL)).toEqual({ id: 'g', baseId: 'wool', count: 1, gramsEach: 100 });
+  expect(newGoodsLine('g', WOOL)).toMatchObject({
+    baseId: 'wool',
+    count: 1,
+    gramsEach: 100,
+    weighedGrams: null,
+  });
 });
 
 test.each(SET_METHOD_NAMES)('the usual %s is a set that can be saved', (method) => {

@@ -1,8 +1,9 @@
 import type { Base } from '../shelf/base';
 import type { Shelf } from './materials';
 import { QUICK_ACIDS } from './quickPour';
-import type { Colorway, DyeLine, GoodsLine } from './recipe';
-import { setMethodFacts, type SetMethod } from '../heat/setMethods';
+import type { Colorway, DyeLine, GoodsLine, Pass } from './recipe';
+import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from '../heat/setMethods';
+import { methodFacts, METHODS, sectionsOf, type MethodKind, type PassMethod } from './methods';
 import type { HeatSet } from './recipe';
 
 const onShelf = <T extends { retired: boolean }>(things: readonly T[]): T[] =>
@@ -20,13 +21,28 @@ export const newGoodsLine = (id: string, base: Base): GoodsLine => ({
   baseId: base.id,
   count: 1,
   gramsEach: base.putUpGrams,
+  weighedGrams: null,
+  form: null,
+  dyedOverHex: null,
+  catchUp: false,
 });
 
 /** A dye at a medium depth, from its first jar; the first dye not yet used, or the first at all. */
-export function newDyeLine(id: string, shelf: Shelf, used: readonly string[]): DyeLine {
+export function newDyeLine(
+  id: string,
+  shelf: Shelf,
+  used: readonly string[],
+  sectionId: string | null = null,
+): DyeLine {
   const dyes = onShelf(shelf.dyes);
   const dye = dyes.find((candidate) => !used.includes(candidate.id)) ?? dyes[0];
-  return { id, dyeId: dye?.id ?? '', dosPercent: 0.5, stockId: dye ? jarFor(shelf, dye.id) : null };
+  return {
+    id,
+    dyeId: dye?.id ?? '',
+    entry: { school: 'depth', percent: 0.5 },
+    stockId: dye ? jarFor(shelf, dye.id) : null,
+    sectionId,
+  };
 }
 
 /** The first jar of a dye still in use; null for weighing the powder. */
@@ -42,6 +58,67 @@ export function usualSet(method: SetMethod): HeatSet {
     temperatureC: facts.usualC,
     minutes: facts.usualMinutes,
     coolMinutes: facts.usualCoolMinutes,
+    rampCPerMin: USUAL_RISE_C_PER_MIN,
+    bundleCm: 5,
+    wrap: method === 'steam' || method === 'microwave' || method === 'oven' ? 'vented' : 'none',
+  };
+}
+
+/** Acid a glaze starts from: strongly acid, cold (common practice, no source). */
+const GLAZE_ACID = {
+  material: 'citric',
+  strengthPercent: 100,
+  basis: 'gPerL',
+  value: 6,
+  when: 'start',
+} as const;
+
+/** A pass made in one way, with what is usual for it and one dye. */
+export function newPass(id: string, kind: MethodKind, shelf: Shelf, newId: () => string): Pass {
+  const { usual } = METHODS[kind];
+  return {
+    id,
+    method: usual,
+    goodsGoIn: 'wet',
+    arrangement: {
+      kind:
+        kind === 'repeated'
+          ? 'twisted'
+          : kind === 'painted stack' || kind === 'blank painting'
+            ? 'laid flat'
+            : 'open',
+      count: 2,
+    },
+    dyes: [newDyeLine(newId(), shelf, [], sectionsOf(usual)[0]?.id ?? null)],
+    partsDepthPercent: 1,
+    printDepthPercent: 1,
+    water: { basis: 'ratio', value: kind === 'sprinkle' || kind === 'ice' ? 8 : 30 },
+    acids: [kind === 'glaze' ? GLAZE_ACID : QUICK_ACIDS.vinegar],
+    topUpMl: 0,
+    heat: null,
+  };
+}
+
+/**
+ * A pass led in another way: dyes, acid and goods carry over, each method's own settings start from what is usual.
+ * Lines of sections that are gone go to the first.
+ */
+export function changeMethod(pass: Pass, kind: MethodKind): Pass {
+  if (pass.method.kind === kind) return pass;
+  const method: PassMethod = METHODS[kind].usual;
+  const sections = sectionsOf(method);
+  return {
+    ...pass,
+    method,
+    dyes: pass.dyes.map((line) => ({
+      ...line,
+      sectionId: sections.find((section) => section.id === line.sectionId)?.id ?? sections[0]?.id ?? null,
+      ...(methodFacts(kind).dry &&
+        (line.entry.school === 'stock' || line.entry.school === 'stock spoons') && {
+          entry: { school: 'depth' as const, percent: 0.5 },
+        }),
+    })),
+    heat: methodFacts(kind).hot ? pass.heat : null,
   };
 }
 
@@ -59,15 +136,8 @@ export function newColorway(id: string, shelf: Shelf, newId: () => string): Colo
     recipe: {
       goods: base ? [newGoodsLine(newId(), base)] : [],
       wettingMinutes: 30,
-      passes: [
-        {
-          id: newId(),
-          method: 'immersion',
-          dyes: [newDyeLine(newId(), shelf, [])],
-          water: { basis: 'ratio', value: 30 },
-          acid: QUICK_ACIDS.vinegar,
-        },
-      ],
+      passes: [newPass(newId(), 'immersion', shelf, newId)],
+      potId: null,
       set: usualSet('simmer'),
     },
   };

@@ -1,145 +1,346 @@
 import { phRange } from '../acid/phRange';
+import { MOST_ERROR_PERCENT } from '../amounts/dilutionPlan';
+import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts } from '../heat/setMethods';
 import { setWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
 import { formatAmount } from '../units/formatQuantity';
-import type { Formulation } from './recipe';
-import type { Plan } from './plan';
+import { methodFacts, panArea } from './methods';
+import type { Plan, PlannedPass } from './planTypes';
+import type { Formulation, Pass } from './recipe';
 
-/** Something worth a second look: never blocks, always says why. */
+/** Something worth a second look, always with its reason. */
 export interface Notice {
   /** The row of the formulation it concerns. */
-  about: 'goods' | 'pass' | 'acid' | 'set';
+  about: 'goods' | 'pass' | 'acid' | 'heat' | 'set';
+  /** The pass it concerns; null for goods and set. */
+  passId: string | null;
   text: string;
+  /** True when it cannot be done like that, so that no batch begins with it. */
+  blocks?: boolean;
+  /** The jar to make more of. */
+  jarId?: string;
 }
 
 /** What jars still hold, mL, by stock id. */
 export type StockLeft = Readonly<Record<string, number>>;
 
+/** What a plan cannot know from its formulation alone. */
+export interface PlanContext {
+  left?: StockLeft;
+  /** Today, ISO 8601, for the age of the jars; their age is not spoken of without it. */
+  today?: string;
+}
+
+type Unnoticed = Omit<Plan, 'notices'>;
+
 /** Depth below which there is little to see on an undyed base, % (common practice, no source). */
 const BARELY_VISIBLE_DOS = 0.02;
 const DEEPEST_USUAL_DOS = 4;
+/** A stock older than this is worth a shake and a test, days (common practice, no source). */
+const OLD_STOCK_DAYS = 180;
+/** Thinnest and thickest usual wet pick-up of squeezed goods over which paint runs, mL/g (common practice, no source). */
+const RUNS_ML_PER_G = 2.5;
 
 /** Everything about a plan that a colleague would mention before the pouring starts. */
 export function noticesFor(
-  plan: Omit<Plan, 'notices'>,
+  plan: Unnoticed,
   formulation: Formulation,
   bases: readonly Base[],
-  left: StockLeft,
+  context: PlanContext,
 ): Notice[] {
+  const drawn = new Map<string, number>();
   return [
     ...goodsNotices(plan, bases),
-    ...passNotices(plan, formulation, left),
-    ...acidNotices(plan, formulation),
-    ...setNotices(formulation, bases),
+    ...formulation.recipe.passes.flatMap((pass, i) => {
+      const planned = plan.passes[i];
+      return planned
+        ? [
+            ...pourNotices(pass, planned, formulation, context, drawn),
+            ...bathNotices(pass, planned, plan, formulation),
+            ...acidNotices(pass, planned),
+            ...heatNotices(pass, planned, plan, formulation, bases),
+          ]
+        : [];
+    }),
+    ...setNotices(plan, formulation, bases),
   ];
 }
 
-function goodsNotices(plan: Omit<Plan, 'notices'>, bases: readonly Base[]): Notice[] {
-  if (plan.dyeable.value === 0) return [{ about: 'goods', text: 'Nothing in these goods takes acid dye.' }];
-  if (plan.dyeable.value < plan.wog.value) {
+function goodsNotices(plan: Unnoticed, bases: readonly Base[]): Notice[] {
+  const say = (text: string): Notice => ({ about: 'goods', passId: null, text });
+  if (plan.dyeable.value === 0) return [say('Nothing in these goods takes acid dye.')];
+  if (plan.dyeable.value < plan.wog.value - 1e-9) {
     const names = [...new Set(bases.map((base) => base.name))].join(', ');
     return [
-      {
-        about: 'goods',
-        text: `${formatAmount(plan.wog.value - plan.dyeable.value, 'g')} of ${names} takes no acid dye and stays undyed.`,
-      },
+      say(
+        `${formatAmount(plan.wog.value - plan.dyeable.value, 'g')} of ${names} takes no acid dye and stays undyed.`,
+      ),
     ];
   }
   return [];
 }
 
-function passNotices(plan: Omit<Plan, 'notices'>, formulation: Formulation, left: StockLeft): Notice[] {
+function pourNotices(
+  pass: Pass,
+  planned: PlannedPass,
+  formulation: Formulation,
+  { left = {}, today }: PlanContext,
+  drawn: Map<string, number>,
+): Notice[] {
   const notices: Notice[] = [];
-  for (const pass of plan.passes) {
-    const poured = pass.pours.reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
-    const acidMl = pass.acid?.amount.unit === 'mL' ? pass.acid.amount.value : 0;
-    if (poured + acidMl > pass.bath.value)
-      notices.push({
-        about: 'pass',
-        text: `Stock and acid come to ${formatAmount(poured + acidMl, 'mL')}, more than the ${formatAmount(pass.bath.value, 'mL')} bath. Take more water or a stronger stock.`,
-      });
-    if (pass.pours.length > 0 && pass.dos.value < BARELY_VISIBLE_DOS)
-      notices.push({
-        about: 'pass',
-        text: `At ${formatAmount(pass.dos.value, '%')} there is little to see on an undyed base.`,
-      });
-    if (pass.dos.value > DEEPEST_USUAL_DOS)
-      notices.push({
-        about: 'pass',
-        text: `${formatAmount(pass.dos.value, '%')} in all is deeper than a black; expect dye left in the bath.`,
-      });
-    for (const pour of pass.pours) {
-      const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
-      if (!jar || !pour.volume) continue;
-      const holds = left[jar.id] ?? jar.volumeMl;
-      if (pour.volume.value > holds + 1e-9)
-        notices.push({
-          about: 'pass',
-          text: `${pour.dyeName}: the jar holds ${formatAmount(holds, 'mL')}, ${formatAmount(pour.volume.value - holds, 'mL')} less than you need. Make more.`,
-        });
+  const say = (text: string, more: Partial<Notice> = {}): void => {
+    notices.push({ about: 'pass', passId: pass.id, text, ...more });
+  };
+  if (planned.pours.length > 0 && planned.dos.value < BARELY_VISIBLE_DOS)
+    say(`At ${formatAmount(planned.dos.value, '%')} there is little to see on an undyed base.`);
+  if (planned.dos.value > DEEPEST_USUAL_DOS)
+    say(
+      `${formatAmount(planned.dos.value, '%')} in all is deeper than a black; expect dye left in the bath.`,
+    );
+  for (const pour of planned.pours) {
+    if (pour.measured && pour.measured.error.value > MOST_ERROR_PERCENT && !pour.dilution)
+      say(
+        `${pour.dyeName}: ${formatAmount(pour.each.value, pour.each.unit)} reads only to ${formatAmount(pour.measured.error.value, '%')} with the ${pour.measured.toolName}, and no dilution with these tools brings it under 3 %.`,
+      );
+    if (!pour.measured && !pour.dilution && formulation.tools.length > 0 && pour.each.value > 0)
+      say(
+        `${pour.dyeName}: no tool on the shelf can measure ${formatAmount(pour.each.value, pour.each.unit)}${pour.volume ? '; use a weaker stock' : ''}.`,
+      );
+    const dye = formulation.dyes.find((candidate) => candidate.id === pour.dyeId);
+    if (pour.school === 'powder spoons' && dye?.gramsPerTeaspoon === null)
+      say(`${pour.dyeName} was never weighed by the spoon: its grams are a guess until it is.`);
+    if (
+      pass.method.kind === 'glaze' &&
+      dye &&
+      ['milling', 'super-milling', 'metal complex'].includes(dye.dyeClass)
+    )
+      say(
+        `${pour.dyeName} is a ${dye.dyeClass} dye: it strikes slowly cold. A glaze wants fast-striking dyes.`,
+      );
+    const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
+    if (!jar || !pour.volume) continue;
+    const taken = pour.dilution ? pour.dilution.take.value : pour.volume.value;
+    const holds = left[jar.id] ?? jar.volumeMl;
+    const before = drawn.get(jar.id) ?? 0;
+    drawn.set(jar.id, before + taken);
+    if (before + taken > holds + 1e-9)
+      say(
+        `${pour.dyeName}: the jar holds ${formatAmount(Math.max(0, holds - before), 'mL')}, ${formatAmount(before + taken - Math.max(holds, before), 'mL')} less than you need. Make more.`,
+        { jarId: jar.id },
+      );
+    if (today !== undefined && jar.madeOn !== null) {
+      const days = Math.floor((Date.parse(today) - Date.parse(jar.madeOn)) / 86_400_000);
+      if (days > OLD_STOCK_DAYS)
+        say(
+          `${pour.dyeName} ${jar.code}: this jar is ${days} days old. Warm it, shake it, and test it before you rely on it.`,
+        );
     }
-    const pot = formulation.pot;
-    const full = pass.bath.value + plan.wog.value;
-    if (pot && full > pot.capacityMl)
-      notices.push({
-        about: 'pass',
-        text: `${pot.name} holds ${formatAmount(pot.capacityMl, 'mL')}; bath and goods need about ${formatAmount(full, 'mL')}.`,
-      });
   }
+  return notices;
+}
+
+function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, { pot }: Formulation): Notice[] {
+  const notices: Notice[] = [];
+  const say = (text: string, blocks = false): void => {
+    notices.push({ about: 'pass', passId: pass.id, text, ...(blocks && { blocks }) });
+  };
+  const { method } = pass;
+  const poured = planned.pours.reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
+  const liquidAcid = planned.acids.reduce(
+    (sum, acid) => sum + (acid.amount.unit === 'mL' ? acid.amount.value : 0),
+    0,
+  );
+  const paint = methodFacts(method.kind).liquid === 'paint';
+  if (pass.water.basis !== 'kept' && poured + liquidAcid > planned.bath.value * (1 + 1e-9))
+    say(
+      `Stock and acid come to ${formatAmount(poured + liquidAcid, 'mL')}, more than the ${formatAmount(planned.bath.value, 'mL')} ${paint ? 'of paint the goods take up' : 'bath'}. Take ${paint ? 'a stronger stock' : 'more water or a stronger stock'}.`,
+    );
+  if (paint && 'pickUpMlPerG' in method && method.pickUpMlPerG > RUNS_ML_PER_G)
+    say('So much paint will run: sections bleed into each other and the steam carries it further.');
+  for (const part of planned.parts)
+    if (part.fillUp && part.paint) {
+      const stock = planned.pours
+        .filter((pour) => pour.sectionId === part.id)
+        .reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
+      if (stock > part.paint.value * (1 + 1e-9))
+        say(
+          `${part.name}: ${formatAmount(stock, 'mL')} of stock is more than the ${formatAmount(part.paint.value, 'mL')} it takes up. Take a stronger stock.`,
+        );
+      if (!planned.pours.some((pour) => pour.sectionId === part.id))
+        say(`${part.name} has no dye yet and stays as it is.`);
+    }
+  const melt = method.kind === 'ice' ? method.iceGrams : 0;
+  const full = planned.bath.value + plan.wog.value + melt + pass.topUpMl;
+  if (method.kind === 'low immersion') {
+    const holds = panArea(method.pan) * method.wallCm;
+    const needs = planned.bath.value + plan.wog.value;
+    if (needs > holds)
+      say(
+        `This pan holds ${formatAmount(holds, 'mL')} to the rim; water and goods need ${formatAmount(needs, 'mL')}. Take a deeper pan, less water, or fewer goods.`,
+        true,
+      );
+  } else if (pot && !paint && full > pot.capacityMl)
+    say(
+      `${pot.name} holds ${formatAmount(pot.capacityMl, 'mL')}; bath and goods need about ${formatAmount(full, 'mL')}. Take a larger pot or less water.`,
+      true,
+    );
+  if (pass.water.basis === 'kept' && pass.acids.length === 0 && planned.bathAcid === null)
+    say('The bath that is kept has no acid in it.');
   return notices;
 }
 
 /** How far expected pH may lie outside its window before it is worth a word; the estimate is no better. */
 const PH_SLACK = 0.3;
 
-function acidNotices(plan: Omit<Plan, 'notices'>, { recipe }: Formulation): Notice[] {
-  if (recipe.passes.some((pass) => !pass.acid || pass.acid.value === 0))
-    return [{ about: 'acid', text: 'No acid: most acid dyes will stay in the bath.' }];
-  return plan.passes.flatMap(({ acid }): Notice[] => {
-    if (!acid) return [];
-    const [low, high] = acid.phWindow;
-    const range = `Usual for these dyes is ${phRange(acid.phWindow)}.`;
-    if (acid.pH.value < low - PH_SLACK)
-      return [
-        {
-          about: 'acid',
-          text: `About ${formatAmount(acid.pH.value, 'pH')} is more acid than usual: expect a fast, less even strike. ${range}`,
-        },
-      ];
-    if (acid.pH.value > high + PH_SLACK)
-      return [
-        {
-          about: 'acid',
-          text: `About ${formatAmount(acid.pH.value, 'pH')} may leave dye in the bath. ${range}`,
-        },
-      ];
-    return [];
-  });
+function acidNotices(pass: Pass, planned: PlannedPass): Notice[] {
+  const say = (text: string): Notice => ({ about: 'acid', passId: pass.id, text });
+  const { bathAcid, phWindow } = planned;
+  if (!bathAcid) return [say('No acid: most acid dyes will stay in the bath.')];
+  const range = `Usual for these dyes is ${phRange(phWindow)}.`;
+  const pH = bathAcid.pH.value;
+  const glaze = pass.method.kind === 'glaze';
+  if (!glaze && pH < phWindow[0] - PH_SLACK)
+    return [
+      say(
+        `About ${formatAmount(pH, 'pH')} is more acid than usual: expect a fast, less even strike. ${range}`,
+      ),
+    ];
+  if (pH > phWindow[1] + PH_SLACK)
+    return [say(`About ${formatAmount(pH, 'pH')} may leave dye in the bath. ${range}`)];
+  return [];
 }
 
-function setNotices({ recipe }: Formulation, bases: readonly Base[]): Notice[] {
-  const { set } = recipe;
+/** Fastest rise that wool which can felt should see, °C per minute (common practice, no source). */
+const GENTLE_C_PER_MIN = 1.5;
+
+function heatNotices(
+  pass: Pass,
+  planned: PlannedPass,
+  plan: Unnoticed,
+  formulation: Formulation,
+  bases: readonly Base[],
+): Notice[] {
+  if (!pass.heat || !planned.heat) return [];
+  const say = (text: string, blocks = false): Notice => ({
+    about: 'heat',
+    passId: pass.id,
+    text,
+    ...(blocks && { blocks }),
+  });
+  return hotNotices(
+    pass.heat.temperatureC,
+    pass.heat.rampCPerMin,
+    planned.bath.value,
+    plan,
+    formulation,
+    bases,
+    true,
+    say,
+  );
+}
+
+/** What holds for any bath on a ring: boiling, the fiber's ceiling, the ring's power, a gentle rise. */
+function hotNotices(
+  temperatureC: number,
+  rampCPerMin: number,
+  bathMl: number,
+  plan: Unnoticed,
+  { pot, place }: Formulation,
+  bases: readonly Base[],
+  onRing: boolean,
+  say: (text: string, blocks?: boolean) => Notice,
+): Notice[] {
+  const notices: Notice[] = [];
+  const boiling = plan.set.boiling.value;
+  const window = setWindow(bases.flatMap((base) => base.fibers));
+  if (temperatureC > boiling + 0.5)
+    notices.push(
+      say(
+        `Water boils at ${boiling.toFixed(1)} °C at ${place.altitudeM} m: ${formatAmount(temperatureC, '°C')} cannot be reached.`,
+        true,
+      ),
+    );
+  if (window && temperatureC > window.high)
+    notices.push(
+      say(
+        `Over ${window.high} °C is hard on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
+      ),
+    );
+  if (!onRing) return notices;
+  const minutes = ringMinutes(
+    { waterMl: bathMl, fiberGrams: plan.wog.value, pot, roomC: place.roomC },
+    place.tapC,
+    Math.min(temperatureC, boiling),
+  );
+  if (minutes === Number.POSITIVE_INFINITY)
+    notices.push(
+      say(
+        `${pot?.name ?? 'This pot'} loses heat as fast as its ring gives it before ${formatAmount(temperatureC, '°C')}. Put a lid on, take a stronger ring or a smaller bath.`,
+        true,
+      ),
+    );
+  const felting = bases.find((base) => !base.superwash && setWindow(base.fibers));
+  if (
+    felting &&
+    rampCPerMin > GENTLE_C_PER_MIN &&
+    felting.fibers.some(({ fiber }) => fiber !== 'silk' && fiber !== 'nylon')
+  )
+    notices.push(
+      say(
+        `${felting.name} is not superwash: rise at most ${GENTLE_C_PER_MIN} °C/min and do not stir above 60 °C.`,
+      ),
+    );
+  return notices;
+}
+
+function setNotices(plan: Unnoticed, formulation: Formulation, bases: readonly Base[]): Notice[] {
+  const { set } = formulation.recipe;
   const facts = setMethodFacts(set.method);
   const notices: Notice[] = [];
+  const say = (text: string, blocks = false): Notice => ({
+    about: 'set',
+    passId: null,
+    text,
+    ...(blocks && { blocks }),
+  });
   if (set.temperatureC < facts.range[0] || set.temperatureC > facts.range[1])
-    notices.push({
-      about: 'set',
-      text: `A ${facts.label} runs from ${facts.range[0]} to ${facts.range[1]} °C, not ${formatAmount(set.temperatureC, '°C')}.`,
-    });
+    notices.push(
+      say(
+        `A ${facts.label} runs from ${facts.range[0]} to ${facts.range[1]} °C, not ${formatAmount(set.temperatureC, '°C')}.`,
+      ),
+    );
+  if (set.method === 'microwave' && set.wrap === 'sealed')
+    notices.push(say('Never seal a bag for the microwave: the steam bursts it. Leave a vent.', true));
+  if (set.method === 'warm rest') return [...notices, say(facts.confidence)];
+  const onRing = facts.riseMinutes === undefined;
+  if (set.method !== 'oven' || set.temperatureC <= plan.set.boiling.value)
+    notices.push(
+      ...hotNotices(
+        set.temperatureC,
+        set.rampCPerMin,
+        plan.passes.at(-1)?.bath.value ?? 0,
+        plan,
+        formulation,
+        bases,
+        onRing,
+        say,
+      ),
+    );
   const window = setWindow(bases.flatMap((base) => base.fibers));
-  if (set.method === 'warm rest') notices.push({ about: 'set', text: facts.confidence });
-  else if (window && set.temperatureC > window.high)
-    notices.push({
-      about: 'set',
-      text: `Over ${window.high} °C is hard on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
-    });
-  else if (window && set.temperatureC < window.low)
-    notices.push({
-      about: 'set',
-      text: `Under ${window.low} °C may leave dye unset on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
-    });
-  if (set.method !== 'warm rest' && set.minutes === 0)
-    notices.push({ about: 'set', text: 'No hold at all: the dye is not set.' });
+  if (window && set.temperatureC < window.low)
+    notices.push(
+      say(
+        `Under ${window.low} °C may leave dye unset on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
+      ),
+    );
+  if (set.minutes === 0) notices.push(say('No hold at all: the dye is not set.'));
+  const { centerHot } = plan.set;
+  if (centerHot && centerHot.value > set.minutes)
+    notices.push(
+      say(
+        `The middle of a ${set.bundleCm} cm bundle is hot after about ${formatAmount(centerHot.value, 'min')}, longer than the hold. Steam longer, or lay it thinner.`,
+      ),
+    );
   return notices;
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { formulation, recipe, SHELF } from '../../test/examples';
+import { formulation, goodsLine, recipe, SHELF } from '../../test/examples';
+import { potSchema } from '../shelf/pot';
 import { phWindow } from '../acid/expectedPh';
 import { FieldError } from '../figure/fieldError';
 import type { Figure } from '../figure/figure';
@@ -10,7 +11,8 @@ import { planFormulation } from './plan';
 import { recipeSchema, type AcidTime, type Recipe } from './recipe';
 import { goodsGrams, rescaleRecipe } from './scale';
 
-const pass = (changes: Partial<Recipe['passes'][number]>): Recipe['passes'] => [
+type Changes = NonNullable<Parameters<typeof formulation>[0]>;
+const pass = (changes: Partial<NonNullable<Changes['passes']>[number]>): NonNullable<Changes['passes']> => [
   { ...recipe().passes[0]!, ...changes },
 ];
 
@@ -27,8 +29,8 @@ describe('the plan of 200 g at 1 % blue and 0.25 % red, worked by hand', () => {
   test('6 L of bath with 6 g of acetic acid: 120 mL of vinegar, 3 % of goods, 5630 mL of water to run', () => {
     const [first] = plan.passes;
     expect(first!.bath.value).toBe(6000);
-    expect(first!.acid!.amount).toMatchObject({ value: 120, unit: 'mL' });
-    expect(first!.acid!.percentOfGoods.value).toBeCloseTo(3, 12);
+    expect(first!.acids[0]!.amount).toMatchObject({ value: 120, unit: 'mL' });
+    expect(first!.acids[0]!.percentOfGoods.value).toBeCloseTo(3, 12);
     expect(first!.water.value).toBeCloseTo(6000 - 250 - 120, 9);
   });
   test('the arithmetic is shown with its own numbers', () => {
@@ -62,14 +64,14 @@ test.each<[AcidTime, string[]]>([
   ['warm', ['warm', 'acid', 'heat']],
   ['last', ['heat', 'acid', 'set']],
 ])('acid timed “%s” stands where it belongs', (when, around) => {
-  const acid = { ...recipe().passes[0]!.acid!, when };
-  const ids = planFormulation(formulation({ passes: pass({ acid }) })).steps.map((step) => step.id);
+  const acids = [{ ...recipe().passes[0]!.acids[0]!, when }];
+  const ids = planFormulation(formulation({ passes: pass({ acids }) })).steps.map((step) => step.id);
   expect(ids.join(' ')).toContain(around.join(' '));
 });
 
 describe('expected pH', () => {
-  const acidOf = (changes: Partial<Recipe>, water = { alkalinityMgPerL: 0, countFiberUptake: false }) =>
-    planFormulation({ ...formulation(changes), water }).passes[0]!.acid!;
+  const acidOf = (changes: Changes, water = { alkalinityMgPerL: 0, countFiberUptake: false }) =>
+    planFormulation({ ...formulation(changes), water }).passes[0]!.acids[0]!;
   test('1 g/L of acetic acid in soft water, worked by hand: 16.65 mmol/L is pH 3.28', () => {
     // x² + Ka x − Ka C = 0 with Ka = 10^−4.756, C = 1 / 60.052: x = 5.32e-4, pH 3.27 ideal; activities lift it by under 0.02.
     expect(acidOf({}).pH.value).toBeCloseTo(3.28, 1);
@@ -89,13 +91,15 @@ describe('expected pH', () => {
     const swapped = acidOf(
       {
         passes: pass({
-          acid: {
-            material: 'citric',
-            strengthPercent: 100,
-            basis: 'amount',
-            value: vinegar.instead.samePh.value,
-            when: 'start',
-          },
+          acids: [
+            {
+              material: 'citric',
+              strengthPercent: 100,
+              basis: 'amount',
+              value: vinegar.instead.samePh.value,
+              when: 'start',
+            },
+          ],
         }),
       },
       water,
@@ -106,7 +110,7 @@ describe('expected pH', () => {
   test('far outside the window of the dyes is worth a word', () => {
     const strong = formulation({
       passes: pass({
-        acid: { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 20, when: 'start' },
+        acids: [{ material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 20, when: 'start' }],
       }),
     });
     expect(
@@ -116,7 +120,7 @@ describe('expected pH', () => {
     ).toMatch(/more acid than usual.*Usual for these dyes is 3\.5 to 5/);
     const weak = formulation({
       passes: pass({
-        acid: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 0.05, when: 'start' },
+        acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 0.05, when: 'start' }],
       }),
     });
     expect(
@@ -152,8 +156,8 @@ test('depth on the dyeable part stands beside depth on the whole', () => {
 });
 
 describe('notices', () => {
-  const said = (changes: Partial<Recipe>, left = {}): string =>
-    planFormulation(formulation(changes), left)
+  const said = (changes: Changes, left = {}): string =>
+    planFormulation(formulation(changes), { left })
       .notices.map((notice) => notice.text)
       .join('\n');
   test('nothing to say about a usual recipe', () => expect(said({})).toBe(''));
@@ -169,7 +173,7 @@ describe('notices', () => {
     expect(said({ set: { method: 'warm rest', temperatureC: 30, minutes: 720, coolMinutes: 0 } })).toMatch(
       /Not equal to a heat set/,
     ));
-  test('no acid', () => expect(said({ passes: pass({ acid: null }) })).toMatch(/No acid/));
+  test('no acid', () => expect(said({ passes: pass({ acids: [] }) })).toMatch(/No acid/));
   test('a jar that holds too little says by how much', () =>
     expect(said({}, { 'blue-1': 188 })).toMatch(/holds 188 mL, 12 mL less than you need\. Make more/));
   test('more stock than bath', () =>
@@ -178,18 +182,15 @@ describe('notices', () => {
     ));
   test('below 0.02 % there is little to see (common practice, no source)', () => {
     expect(
-      said({ passes: pass({ dyes: [{ id: 'd1', dyeId: 'blue', dosPercent: 0.01, stockId: 'blue-1' }] }) }),
+      said({
+        passes: pass({
+          dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 0.01 }, stockId: 'blue-1' }],
+        }),
+      }),
     ).toMatch(/little to see/);
   });
   test('a pot too small', () => {
-    const pot = {
-      id: 'small',
-      name: 'Small pot',
-      kind: 'pot' as const,
-      capacityMl: 4000,
-      note: '',
-      retired: false,
-    };
+    const pot = potSchema.parse({ id: 'small', name: 'Small pot', capacityMl: 4000 });
     expect(
       planFormulation({ ...formulation(), pot })
         .notices.map((notice) => notice.text)
@@ -199,11 +200,15 @@ describe('notices', () => {
 });
 
 describe('cautions', () => {
-  const cautions = (changes: Partial<Recipe>): string[] => planFormulation(formulation(changes)).cautions;
+  const cautions = (changes: Changes): string[] => planFormulation(formulation(changes)).cautions;
   test('powder only where powder is open', () => {
     expect(cautions({})).not.toContain('powder');
     expect(
-      cautions({ passes: pass({ dyes: [{ id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: null }] }) }),
+      cautions({
+        passes: pass({
+          dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: null }],
+        }),
+      }),
     ).toContain('powder');
   });
   test.each(['steam', 'microwave', 'oven'] as const)('%s carries its own', (method) => {
@@ -225,17 +230,17 @@ describe('refusals', () => {
   test.each<[string, unknown, string]>([
     [
       'an unknown dye',
-      pass({ dyes: [{ id: 'd1', dyeId: 'ghost', dosPercent: 1, stockId: null }] }),
+      pass({ dyes: [{ id: 'd1', dyeId: 'ghost', entry: { school: 'depth', percent: 1 }, stockId: null }] }),
       'recipe.passes.0.dyes.0.dyeId',
     ],
     [
       'an unknown jar',
-      pass({ dyes: [{ id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: 'ghost' }] }),
+      pass({ dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'ghost' }] }),
       'recipe.passes.0.dyes.0.stockId',
     ],
     [
       'a jar of another dye',
-      pass({ dyes: [{ id: 'd1', dyeId: 'blue', dosPercent: 1, stockId: 'red-1' }] }),
+      pass({ dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'red-1' }] }),
       'recipe.passes.0.dyes.0.stockId',
     ],
   ])('%s', (_, passes, field) => {
@@ -253,7 +258,14 @@ describe('refusals', () => {
     ['negative mass', { goods: [{ id: 'g1', baseId: 'wool', count: 1, gramsEach: -5 }] }, /more than zero/],
     [
       '13 % depth',
-      { passes: [{ ...recipe().passes[0], dyes: [{ id: 'd', dyeId: 'blue', dosPercent: 13 }] }] },
+      {
+        passes: [
+          {
+            ...recipe().passes[0],
+            dyes: [{ id: 'd', dyeId: 'blue', entry: { school: 'depth', percent: 13 } }],
+          },
+        ],
+      },
       /cannot be over 12 %/,
     ],
     ['text for a number', { wettingMinutes: 'long' }, /must be a number in min/],
@@ -288,11 +300,13 @@ const anyRecipe = fc
       goods: [{ id: 'g1', baseId: draw.base, count: draw.count, gramsEach: draw.gramsEach }],
       passes: pass({
         dyes: [
-          { id: 'd1', dyeId: 'blue', dosPercent: draw.blue, stockId: draw.jar },
-          { id: 'd2', dyeId: 'strong', dosPercent: draw.red, stockId: null },
+          { id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: draw.blue }, stockId: draw.jar },
+          { id: 'd2', dyeId: 'strong', entry: { school: 'depth', percent: draw.red }, stockId: null },
         ],
         water: { basis: 'ratio', value: draw.ratio },
-        acid: { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: draw.acid, when: draw.when },
+        acids: [
+          { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: draw.acid, when: draw.when },
+        ],
       }),
     }),
   );
@@ -337,24 +351,27 @@ describe('dyeing on other goods', () => {
     const fixed = recipe({
       passes: pass({
         water: { basis: 'volume', value: 6000 },
-        acid: { material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 100, when: 'start' },
+        acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 100, when: 'start' }],
       }),
     });
     const tripled = rescaleRecipe(
       fixed,
-      { goods: [{ id: 'g1', baseId: 'wool', count: 6, gramsEach: 100 }], depthOn: 'goods' },
+      { goods: [goodsLine({ id: 'g1', baseId: 'wool', count: 6, gramsEach: 100 })], depthOn: 'goods' },
       SHELF,
     );
-    expect(tripled.passes[0]!.water.value).toBe(18_000);
-    expect(tripled.passes[0]!.acid!.value).toBe(300);
+    expect(tripled.passes[0]!.water).toEqual({ basis: 'volume', value: 18_000 });
+    expect(tripled.passes[0]!.acids[0]!.value).toBe(300);
   });
   test('a yarn that is 80 % dyeable gets 80 % of the dye for the same color', () => {
     const onBlend = rescaleRecipe(
       recipe(),
-      { goods: [{ id: 'g1', baseId: 'blend', count: 2, gramsEach: 100 }], depthOn: 'dyeable' },
+      { goods: [goodsLine({ id: 'g1', baseId: 'blend', count: 2, gramsEach: 100 })], depthOn: 'dyeable' },
       SHELF,
     );
-    expect(onBlend.passes[0]!.dyes[0]!.dosPercent).toBeCloseTo(0.8, 12);
+    expect(onBlend.passes[0]!.dyes[0]!.entry).toEqual({
+      school: 'depth',
+      percent: expect.closeTo(0.8, 12) as number,
+    });
   });
   test('another jar gives other volumes of the same dye', () => {
     const stronger = rescaleRecipe(
@@ -367,16 +384,20 @@ describe('dyeing on other goods', () => {
       planFormulation(formulate('x', stronger, SHELF)),
     );
     const pour = lines.find((line) => line.label.startsWith('Vault Blue, 1 % stock'))!;
-    expect([pour.before!.value, pour.after!.value]).toEqual([200, 50]);
-    expect(lines.find((line) => line.label === 'Vault Blue, dye')!.after!.value).toBe(2);
+    expect([pour.before, pour.after]).toMatchObject([{ value: 200 }, { value: 50 }]);
+    expect(lines.find((line) => line.label === 'Vault Blue, dye')!.after).toMatchObject({ value: 2 });
+    expect(lines.filter((line) => line.differs).map((line) => line.label)).toEqual([
+      'Vault Blue, 1 % stock → 4 % stock',
+      'Water',
+    ]);
   });
   test('goods without dyeable fiber are refused', () => {
     const cotton = { ...SHELF.bases[0]!, id: 'cotton', fibers: [{ fiber: 'cotton' as const, percent: 100 }] };
     expect(() =>
       rescaleRecipe(
         recipe(),
-        { goods: [{ id: 'g', baseId: 'cotton', count: 1, gramsEach: 100 }], depthOn: 'dyeable' },
-        { bases: [...SHELF.bases, cotton] },
+        { goods: [goodsLine({ id: 'g', baseId: 'cotton', count: 1, gramsEach: 100 })], depthOn: 'dyeable' },
+        { ...SHELF, bases: [...SHELF.bases, cotton] },
       ),
     ).toThrow(/takes acid dye/);
   });

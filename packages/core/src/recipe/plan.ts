@@ -1,326 +1,191 @@
-import { ACIDS, acidAmounts, equalEquivalents, type AcidMaterial } from '../acid/acidDose';
-import { expectedPh, phWindow, type GoodsInBath } from '../acid/expectedPh';
-import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
+import { ACIDS, type AcidMaterial } from '../acid/acidDose';
+import { singleDyes } from '../amounts/premix';
 import { dyeableShare } from '../amounts/dyeableShare';
-import { stockMl } from '../amounts/stock';
-import { drawnColor } from '../color/drawnColor';
 import { figure, type Figure } from '../figure/figure';
-import type { SetMethod } from '../heat/setMethods';
+import { plainNumber } from '../figure/plainNumber';
+import { riseFigure } from '../heat/planHeat';
 import type { Base } from '../shelf/base';
+import { fiberFacts } from '../shelf/fibers';
+import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
 import { formatAmount } from '../units/formatQuantity';
-import { cautionsOf, type CautionName } from './cautions';
+import { cautionsOf } from './cautions';
 import { named } from './materials';
-import { noticesFor, type Notice, type StockLeft } from './notices';
-import type { AcidDose, DyeLine, Formulation, Pass } from './recipe';
-import { immersionSteps, type Step } from './steps';
-
-export interface PlannedGoods {
-  lineId: string;
-  baseName: string;
-  count: number;
-  grams: Figure;
-  /** Undyed color and color after all passes, for drawing. */
-  undyedHex: string;
-  dyedHex: string;
-}
-
-/** What to pour or weigh for one dye line. */
-export interface PourLine {
-  lineId: string;
-  stepId: string;
-  dyeId: string;
-  dyeName: string;
-  stockId: string | null;
-  stockCode: string;
-  strengthPercent: number | null;
-  lotStrength: number;
-  grams: Figure;
-  /** Stock to pour; null when the powder itself is weighed. */
-  volume: Figure | null;
-  dos: Figure;
-  dosOnDyeable: Figure | null;
-  cost: Figure | null;
-}
-
-/** One acid dose in the words of every school. */
-export interface PlannedAcid {
-  material: AcidMaterial;
-  label: string;
-  amount: Figure;
-  pureGrams: Figure;
-  gPerL: Figure;
-  percentOfGoods: Figure;
-  /** Expected pH of the bath with the goods in it, and before they go in. */
-  pH: Figure;
-  phBeforeGoods: Figure;
-  /** pH usual for these dyes, low and high. */
-  phWindow: readonly [number, number];
-  /** The other acid: for the same pH in this bath, and for as many protons. */
-  instead: { label: string; samePh: Figure; sameProtons: Figure };
-}
-
-export interface PlannedPass {
-  id: string;
-  pours: PourLine[];
-  bath: Figure;
-  liquorRatio: Figure;
-  /** Water to run: the bath less everything poured into it. */
-  water: Figure;
-  acid: PlannedAcid | null;
-  dos: Figure;
-}
-
-export interface Plan {
-  name: string;
-  goods: PlannedGoods[];
-  wog: Figure;
-  dyeable: Figure;
-  dyeablePercent: Figure;
-  passes: PlannedPass[];
-  set: { method: SetMethod; temperature: Figure; hold: Figure; cool: Figure };
-  totals: {
-    dye: Figure;
-    water: Figure;
-    acid: Figure | null;
-    onHeat: Figure;
-    handsOn: Figure;
-    elapsed: Figure;
-    cost: Figure | null;
-  };
-  steps: Step[];
-  cautions: CautionName[];
-  notices: Notice[];
-}
-
-const PRACTICE = 'common practice, no source';
-const HANDBOOK = 'molar masses: CRC Handbook of Chemistry and Physics';
+import { noticesFor, type PlanContext } from './notices';
+import { lookAfter } from './passLook';
+import { acidStep, passSteps, waitsForSet, type PassStepInputs } from './passSteps';
+import { planPass, stepPrefix, type BathLeft } from './planPass';
+import { planSet } from './planSet';
+import type { Plan, PlannedGoods, PlannedPass } from './planTypes';
+import type { Formulation, GoodsLine } from './recipe';
+import { setSteps } from './setSteps';
+import { makeStep, PRACTICE, type Step } from './steps';
 
 /**
  * The full plan of a formulation: what to weigh, pour, heat and wait for, and why. Pure; every screen, sheet
  * and command shows parts of this one result.
- * @param left what each jar still holds, mL, by stock id; a jar not named is taken as full
+ * @param context what jars still hold and what day it is; a jar not named is taken as full
  * @throws FieldError when an id is unknown or an amount is impossible
  */
-export function planFormulation(formulation: Formulation, left: StockLeft = {}): Plan {
+export function planFormulation(formulation: Formulation, context: PlanContext = {}): Plan {
   const { recipe } = formulation;
   const bases = recipe.goods.map((line, i) =>
     named(formulation.bases, line.baseId, `recipe.goods.${i}.baseId`, 'yarn base'),
   );
-  const wog = sumGoods(formulation);
-  const dyeable = dyeableMass(formulation, bases);
-  const dyeablePercent = figure(
-    (100 * dyeable.value) / wog.value,
-    '%',
-    `${grams(dyeable.value)} dyeable ÷ ${grams(wog.value)} goods`,
+  const wog = sumGoods(recipe.goods);
+  const dyeable = dyeableMass(recipe.goods, bases);
+  const goodsInBath = recipe.goods.flatMap((line, i) =>
+    line.catchUp ? [] : [{ grams: lineGrams(line), fibers: bases[i]?.fibers ?? [] }],
   );
-  const passes = recipe.passes.map((pass, i) => planPass(pass, i, formulation, wog.value, dyeable.value));
-  const pass = passes[0];
-  const source = recipe.passes[0];
-  const steps =
-    pass && source
-      ? immersionSteps({
-          wettingMinutes: recipe.wettingMinutes,
-          waterMl: pass.water,
-          pours: pass.pours,
-          acid:
-            pass.acid && source.acid
-              ? { dose: source.acid, amount: pass.acid.amount, unit: ACIDS[source.acid.material].unit }
-              : null,
-          set: recipe.set,
-          canFelt: bases.some(
-            (base) => !base.superwash && base.fibers.some((share) => FELTING.has(share.fiber)),
-          ),
-        })
-      : [];
+  const passes: PlannedPass[] = [];
+  let left: BathLeft | null = null;
+  recipe.passes.forEach((pass, index) => {
+    const outcome = planPass({
+      pass,
+      index,
+      formulation,
+      goods: { wogGrams: wog.value, dyeableGrams: dyeable.value },
+      goodsInBath,
+      left,
+    });
+    passes.push(outcome.planned);
+    left = outcome.left;
+  });
+  const canFelt = bases.some(
+    (base) => !base.superwash && base.fibers.some(({ fiber }) => fiberFacts(fiber).felts),
+  );
+  const steps = allSteps(formulation, bases, passes, left, wog.value, canFelt);
   const plan: Omit<Plan, 'notices'> = {
     name: formulation.name,
     goods: planGoods(formulation, bases, passes),
     wog,
     dyeable,
-    dyeablePercent,
+    dyeablePercent: figure(
+      (100 * dyeable.value) / wog.value,
+      '%',
+      `${formatAmount(dyeable.value, 'g')} dyeable ÷ ${formatAmount(wog.value, 'g')} goods`,
+    ),
     passes,
-    set: {
-      method: recipe.set.method,
-      temperature: figure(recipe.set.temperatureC, '°C', 'as decided'),
-      hold: figure(recipe.set.minutes, 'min', 'as decided'),
-      cool: figure(recipe.set.coolMinutes, 'min', 'as decided'),
-    },
-    totals: totals(passes, steps),
+    set: planSet(formulation, passes.at(-1)?.bath.value ?? 0, wog.value, bathC(left, formulation)),
+    totals: totals(formulation, passes, steps),
+    singleDyes: takenApart(formulation, passes),
     steps,
     cautions: cautionsOf(steps),
   };
-  return { ...plan, notices: noticesFor(plan, formulation, bases, left) };
+  return { ...plan, notices: noticesFor(plan, formulation, bases, context) };
 }
 
-const FELTING = new Set(['wool', 'merino', 'alpaca', 'mohair', 'cashmere', 'yak']);
-const grams = (value: number): string => formatAmount(value, 'g');
-const exactly = (value: number): string => String(Number(value.toPrecision(9)));
+/** Dry mass of a line, g: as weighed, or count × nominal. */
+export const lineGrams = (line: GoodsLine): number => line.weighedGrams ?? line.count * line.gramsEach;
 
-function sumGoods({ recipe }: Formulation): Figure {
-  const value = recipe.goods.reduce((sum, line) => sum + line.count * line.gramsEach, 0);
+const lineWords = (line: GoodsLine): string =>
+  line.weighedGrams === null
+    ? `${line.count} × ${plainNumber(line.gramsEach)} g`
+    : `${plainNumber(line.weighedGrams)} g as weighed`;
+
+/** Temperature that the last pass leaves the bath at; tap water when there is none. */
+const bathC = (left: BathLeft | null, { place }: Formulation): number => left?.temperatureC ?? place.tapC;
+
+function sumGoods(goods: readonly GoodsLine[]): Figure {
+  const counted = goods.filter((line) => !line.catchUp);
+  const value = counted.reduce((sum, line) => sum + lineGrams(line), 0);
+  return figure(value, 'g', `${counted.map(lineWords).join(' + ')} = ${plainNumber(value)} g`);
+}
+
+function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figure {
+  const parts = goods.flatMap((line, i) =>
+    line.catchUp ? [] : [{ mass: lineGrams(line), share: dyeableShare(bases[i]?.fibers ?? []) }],
+  );
   return figure(
-    value,
+    parts.reduce((sum, part) => sum + part.mass * part.share, 0),
     'g',
-    `${recipe.goods.map((line) => `${line.count} × ${exactly(line.gramsEach)} g`).join(' + ')} = ${exactly(value)} g`,
+    parts.map((part) => `${plainNumber(part.mass)} g × ${plainNumber(100 * part.share)} %`).join(' + '),
   );
 }
 
-function dyeableMass({ recipe }: Formulation, bases: readonly Base[]): Figure {
-  const parts = recipe.goods.map((line, i) => ({
-    mass: line.count * line.gramsEach,
-    share: dyeableShare(bases[i]?.fibers ?? []),
-  }));
-  const value = parts.reduce((sum, part) => sum + part.mass * part.share, 0);
-  return figure(
-    value,
-    'g',
-    parts.map((part) => `${exactly(part.mass)} g × ${exactly(100 * part.share)} %`).join(' + '),
-  );
-}
-
-function planPass(
-  pass: Pass,
-  index: number,
+function allSteps(
   formulation: Formulation,
-  wog: number,
-  dyeable: number,
-): PlannedPass {
-  const field = `recipe.passes.${index}`;
-  const bathMl = pass.water.basis === 'ratio' ? pass.water.value * wog : pass.water.value;
-  const bath =
-    pass.water.basis === 'ratio'
-      ? figure(bathMl, 'mL', `${exactly(pass.water.value)} mL/g × ${exactly(wog)} g`)
-      : figure(bathMl, 'mL', 'as decided');
-  const pours = pass.dyes.map((line, d) => planPour(line, `${field}.dyes.${d}`, formulation, wog, dyeable));
-  const acid = pass.acid && pass.acid.value > 0 ? planAcid(pass.acid, bathMl, wog, formulation) : null;
-  const poured = pours.reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
-  const acidMl = acid?.amount.unit === 'mL' ? acid.amount.value : 0;
-  const waterMl = Math.max(0, bathMl - poured - acidMl);
-  const dye = pours.reduce((sum, pour) => sum + pour.dos.value, 0);
-  return {
-    id: pass.id,
-    pours,
-    bath,
-    liquorRatio: figure(bathMl / wog, 'mL/g', `${formatAmount(bathMl, 'mL')} ÷ ${grams(wog)}`),
-    water: figure(
-      waterMl,
-      'mL',
-      `${formatAmount(bathMl, 'mL')} bath − ${formatAmount(poured, 'mL')} stock − ${formatAmount(acidMl, 'mL')} liquid acid`,
-    ),
-    acid,
-    dos: figure(dye, '%', `${pours.map((pour) => exactly(pour.dos.value)).join(' + ') || '0'} %`),
-  };
-}
-
-function planPour(
-  line: DyeLine,
-  field: string,
-  formulation: Formulation,
-  wog: number,
-  dyeable: number,
-): PourLine {
-  const dye = named(formulation.dyes, line.dyeId, `${field}.dyeId`, 'dye');
-  const stock =
-    line.stockId === null ? null : named(formulation.stocks, line.stockId, `${field}.stockId`, 'stock jar');
-  const mass = dyeGrams(wog, line.dosPercent, dye.lotStrength);
-  const lot = dye.lotStrength === 1 ? '' : ` ÷ ${exactly(dye.lotStrength)} lot strength`;
-  const perGram =
-    dye.jarPriceCents !== null && dye.jarGrams !== null ? dye.jarPriceCents / dye.jarGrams : null;
-  return {
-    lineId: line.id,
-    stepId: `dye-${line.id}`,
-    dyeId: dye.id,
-    dyeName: dye.name,
-    stockId: stock?.id ?? null,
-    stockCode: stock?.code ?? '',
-    strengthPercent: stock?.strengthPercent ?? null,
-    lotStrength: dye.lotStrength,
-    grams: figure(
-      mass,
-      'g',
-      `${exactly(wog)} g × ${exactly(line.dosPercent)} % ÷ 100${lot} = ${exactly(mass)} g`,
-    ),
-    volume: stock
-      ? figure(
-          stockMl(mass, stock.strengthPercent),
-          'mL',
-          `100 × ${exactly(mass)} g ÷ ${exactly(stock.strengthPercent)} % w/v = ${exactly(stockMl(mass, stock.strengthPercent))} mL`,
-        )
-      : null,
-    dos: figure(line.dosPercent, '%', 'as decided, on all the goods'),
-    dosOnDyeable:
-      dyeable > 0 && dyeable < wog
-        ? figure(
-            depthOfShade(mass, dyeable, dye.lotStrength),
-            '%',
-            `100 × ${exactly(mass)} g ÷ ${exactly(dyeable)} g that takes dye`,
-          )
-        : null,
-    cost:
-      perGram === null
-        ? null
-        : figure(perGram * mass, 'cents', `${exactly(mass)} g × ${formatAmount(perGram, 'cents')} per gram`),
-  };
-}
-
-function planAcid(dose: AcidDose, bathMl: number, wog: number, formulation: Formulation): PlannedAcid {
-  const facts = ACIDS[dose.material];
-  const all = acidAmounts(dose.material, dose.strengthPercent, dose.basis, dose.value, bathMl / 1000, wog);
-  const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
-  const swapped = equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength);
-  const expected = expectedPh(
-    dose.material,
-    all.pureGrams,
-    bathMl / 1000,
-    goodsInBath(formulation),
-    formulation.water,
+  bases: readonly Base[],
+  passes: readonly PlannedPass[],
+  left: BathLeft | null,
+  wogGrams: number,
+  canFelt: boolean,
+): Step[] {
+  const { recipe, pot, place } = formulation;
+  const inputs = recipe.passes.flatMap((pass, index): PassStepInputs[] => {
+    const planned = passes[index];
+    return planned
+      ? [
+          {
+            pass,
+            planned,
+            index,
+            last: index === recipe.passes.length - 1,
+            prefix: stepPrefix(pass, index),
+            wettingMinutes: recipe.wettingMinutes,
+            canFelt,
+          },
+        ]
+      : [];
+  });
+  const last = inputs.at(-1);
+  const waiting =
+    last && waitsForSet(last.pass, true)
+      ? (when: string): Step[] =>
+          last.planned.acids.filter((acid) => acid.when === when).map((acid) => acidStep(last, acid))
+      : (): Step[] => [];
+  const spare = recipe.goods.flatMap((line, i) =>
+    line.catchUp ? [bases[i]?.name ?? 'the spare goods'] : [],
   );
-  const liters = formatAmount(bathMl, 'mL');
-  const stated =
-    dose.basis === 'gPerL'
-      ? `${exactly(dose.value)} g/L × ${liters}`
-      : dose.basis === 'percentOfGoods'
-        ? `${exactly(dose.value)} % × ${grams(wog)}`
-        : `${exactly(dose.value)} ${facts.unit} × ${exactly(dose.strengthPercent)} %`;
-  return {
-    material: dose.material,
-    label: facts.label,
-    amount: figure(
-      all.amount,
-      all.unit,
-      `100 × ${grams(all.pureGrams)} ${facts.acid} ÷ ${exactly(dose.strengthPercent)} %`,
-    ),
-    pureGrams: figure(all.pureGrams, 'g', `${stated} = ${grams(all.pureGrams)} ${facts.acid}`),
-    gPerL: figure(all.gPerL, 'g/L', `${grams(all.pureGrams)} ÷ ${liters}`),
-    percentOfGoods: figure(all.percentOfGoods, '%', `100 × ${grams(all.pureGrams)} ÷ ${grams(wog)}`),
-    pH: expected.pH,
-    phBeforeGoods: expected.beforeGoods,
-    phWindow: phWindow(formulation.dyes.map((dye) => dye.dyeClass)),
-    instead: {
-      label: ACIDS[other].short,
-      samePh: figure(
-        (100 * expected.otherPureGrams.value) / ACIDS[other].usualStrength,
-        ACIDS[other].unit,
-        expected.otherPureGrams.because,
-        expected.otherPureGrams.sureness,
-        expected.otherPureGrams.source,
-      ),
-      sameProtons: figure(
-        swapped,
-        ACIDS[other].unit,
-        `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
-        'exact',
-        HANDBOOK,
-      ),
-    },
-  };
+  return [
+    ...inputs.flatMap((one) => [...passSteps(one), ...(one.last ? [] : topUpSteps(one))]),
+    ...setSteps({
+      set: recipe.set,
+      fromC: bathC(left, formulation),
+      rise: (fromC, toC) =>
+        riseFigure(
+          { waterMl: last?.planned.bath.value ?? 0, fiberGrams: wogGrams, pot, roomC: place.roomC },
+          fromC,
+          toC,
+          recipe.set.rampCPerMin,
+        ),
+      atWarm: waiting('warm'),
+      atLast: waiting('last'),
+      topUpSteps: last ? topUpSteps(last) : [],
+      canFelt,
+      catchUp: spare.length === 0 ? null : spare.join(' and '),
+    }),
+  ];
 }
 
-function goodsInBath({ recipe, bases }: Formulation): GoodsInBath[] {
-  return recipe.goods.map((line) => ({
-    grams: line.count * line.gramsEach,
-    fibers: named(bases, line.baseId, 'recipe.goods', 'yarn base').fibers,
-  }));
+function topUpSteps({ pass, planned, prefix }: PassStepInputs): Step[] {
+  const { topUp } = planned;
+  const acid = planned.acids.at(-1);
+  if (!topUp) return [];
+  return [
+    makeStep({
+      id: `${prefix}top-up`,
+      kind: 'water',
+      passId: pass.id,
+      title: 'Top the bath up with water',
+      measure: { amount: topUp.water, unit: 'mL', material: { kind: 'water' } },
+    }),
+    ...(acid && topUp.acid.value > 0
+      ? [
+          makeStep({
+            id: `${prefix}top-up-acid`,
+            kind: 'acid',
+            passId: pass.id,
+            title: `Add ${acid.label} for the water topped up`,
+            measure: {
+              amount: topUp.acid,
+              unit: ACIDS[acid.material].unit,
+              material: { kind: 'acid', material: acid.material, strengthPercent: acid.strengthPercent },
+            },
+            cautions: ['acid'],
+          }),
+        ]
+      : []),
+  ];
 }
 
 function planGoods(
@@ -328,55 +193,110 @@ function planGoods(
   bases: readonly Base[],
   passes: readonly PlannedPass[],
 ): PlannedGoods[] {
-  const drawn = passes
-    .flatMap((pass) => pass.pours)
-    .map((pour) => {
-      const dye = named(formulation.dyes, pour.dyeId, 'dyeId', 'dye');
-      return { swatchHex: dye.swatchHex, swatchDosPercent: dye.swatchDosPercent, dosPercent: pour.dos.value };
-    });
-  return formulation.recipe.goods.map((line, i) => {
+  const { recipe, dyes } = formulation;
+  return recipe.goods.map((line, i) => {
     const base = bases[i];
-    const ground = base?.hex ?? '#efe9dc';
+    const ground = line.dyedOverHex ?? base?.hex ?? '#efe9dc';
+    const looks: YarnLook[] = [plainLook(ground)];
+    if (!line.catchUp)
+      recipe.passes.forEach((pass, p) => {
+        const planned = passes[p];
+        const before = looks.at(-1) ?? plainLook(ground);
+        looks.push(planned ? lookAfter(before, pass, planned, dyes) : before);
+      });
     return {
       lineId: line.id,
       baseName: base?.name ?? '',
+      form: line.form ?? base?.form ?? 'skein',
       count: line.count,
-      grams: figure(line.count * line.gramsEach, 'g', `${line.count} × ${exactly(line.gramsEach)} g`),
+      grams: figure(lineGrams(line), 'g', lineWords(line)),
+      catchUp: line.catchUp,
       undyedHex: ground,
-      dyedHex: drawnColor(ground, drawn),
+      dyedHex: averageHex(looks.at(-1) ?? plainLook(ground)),
+      looks,
     };
   });
 }
 
-function totals(passes: readonly PlannedPass[], steps: readonly Step[]): Plan['totals'] {
+function takenApart({ dyes }: Formulation, passes: readonly PlannedPass[]): Plan['singleDyes'] {
+  const sums = new Map<string, number>();
+  for (const pour of passes.flatMap((pass) => pass.pours))
+    for (const { dyeId, grams } of singleDyes(pour.dyeId, pour.grams.value, dyes))
+      sums.set(dyeId, (sums.get(dyeId) ?? 0) + grams);
+  return [...sums].map(([dyeId, grams]) => ({
+    dyeId,
+    name: named(dyes, dyeId, 'dyeId', 'dye').name,
+    grams: figure(grams, 'g', 'every line of every pass, premixes taken apart by their parts'),
+  }));
+}
+
+function totals(
+  { recipe }: Formulation,
+  passes: readonly PlannedPass[],
+  steps: readonly Step[],
+): Plan['totals'] {
   const pours = passes.flatMap((pass) => pass.pours);
-  const dye = pours.reduce((sum, pour) => sum + pour.grams.value, 0);
-  const water = passes.reduce((sum, pass) => sum + pass.water.value, 0);
-  const acid = passes[0]?.acid?.amount ?? null;
-  const heated = steps.filter((step) => step.onHeat).reduce((sum, step) => sum + (step.wait?.value ?? 0), 0);
-  const hands = steps.reduce((sum, step) => sum + step.handsOnMinutes, 0);
-  const waits = steps.reduce((sum, step) => sum + (step.wait?.value ?? 0), 0);
+  const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+  const waited = (step: Step): number => step.wait?.value ?? 0;
+  const heated = sum(steps.filter((step) => step.onHeat).map(waited));
+  const hands = sum(steps.map((step) => step.handsOnMinutes));
+  const waits = sum(steps.map(waited));
   const priced = pours.flatMap((pour) => (pour.cost ? [pour.cost.value] : []));
+  const unsure = pours.some((pour) => pour.grams.sureness === 'estimate') ? 'estimate' : 'exact';
   return {
-    dye: figure(dye, 'g', `${pours.map((pour) => exactly(pour.grams.value)).join(' + ') || '0'} g`),
-    water: figure(water, 'mL', passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + ')),
-    acid,
+    dye: figure(
+      sum(pours.map((pour) => pour.grams.value)),
+      'g',
+      `${pours.map((pour) => plainNumber(pour.grams.value)).join(' + ') || '0'} g`,
+      unsure,
+    ),
+    dos: figure(
+      sum(passes.map((pass) => pass.dosOnAllGoods.value)),
+      '%',
+      `${passes.map((pass) => plainNumber(pass.dosOnAllGoods.value)).join(' + ')} % on all the goods`,
+      unsure,
+    ),
+    water: figure(
+      sum(passes.map((pass) => pass.water.value)),
+      'mL',
+      passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + '),
+    ),
+    acids: acidTotals(passes),
     onHeat: figure(heated, 'min', 'rise and hold of every step on heat', 'estimate', PRACTICE),
     handsOn: figure(hands, 'min', `usual hands-on minutes of ${steps.length} steps`, 'estimate', PRACTICE),
     elapsed: figure(
       waits + hands,
       'min',
-      `${waits.toFixed(0)} min of waits + ${hands.toFixed(0)} min of hands`,
+      `${waits.toFixed(0)} min of waits + ${hands.toFixed(0)} min of hands, ${recipe.passes.length} ${recipe.passes.length === 1 ? 'pass' : 'passes'}`,
       'estimate',
       PRACTICE,
     ),
     cost:
       priced.length === pours.length && pours.length > 0
-        ? figure(
-            priced.reduce((sum, cents) => sum + cents, 0),
-            'cents',
-            'dye powder of every line, at the price of its jar',
-          )
+        ? figure(sum(priced), 'cents', 'dye powder of every line, at the price of its jar', unsure)
         : null,
   };
+}
+
+/** Acid to have at hand, each kind by itself, top-ups included. */
+function acidTotals(passes: readonly PlannedPass[]): Plan['totals']['acids'] {
+  const doses = passes.flatMap((pass) => [
+    ...pass.acids.map((acid) => ({ material: acid.material, amount: acid.amount })),
+    ...(pass.topUp && pass.topUp.acid.value > 0 && pass.acids.length > 0
+      ? [{ material: pass.acids.at(-1)?.material ?? 'vinegar', amount: pass.topUp.acid }]
+      : []),
+  ]);
+  const materials = [...new Set(doses.map((dose) => dose.material))] as AcidMaterial[];
+  return materials.map((material) => {
+    const mine = doses.filter((dose) => dose.material === material);
+    const { label, unit } = ACIDS[material];
+    return {
+      label,
+      amount: figure(
+        mine.reduce((sum, dose) => sum + dose.amount.value, 0),
+        unit,
+        mine.map((dose) => formatAmount(dose.amount.value, unit)).join(' + '),
+      ),
+    };
+  });
 }

@@ -3,7 +3,9 @@ import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
-import { DEFAULT_WATER, type StudioWater } from '../shelf/water';
+import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
+import type { Studio } from '../shelf/studio';
+import { heatSetSchema, passSchema } from './recipe';
 import type { AcidDose, Colorway, Formulation, HeatSet, Recipe } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
@@ -16,6 +18,15 @@ export interface QuickPour {
   acid: AcidDose | null;
   set: HeatSet;
 }
+
+/** A pass with nothing decided but its way. */
+const EMPTY_PASS = {
+  id: 'p1',
+  method: { kind: 'immersion' },
+  dyes: [{ id: 'd', dyeId: 'd', entry: { school: 'depth', percent: 1 } }],
+  water: { basis: 'ratio', value: 30 },
+  acids: [],
+};
 
 const GROUNDS: Record<QuickPour['fiber'], string> = { wool: '#efe9dc', nylon: '#f1f0ec', silk: '#f3eee2' };
 
@@ -32,7 +43,7 @@ export const QUICK_ACIDS: Record<'vinegar' | 'citric', AcidDose> = {
 export function quickFormulation(
   quick: QuickPour,
   newId: (what: string) => string,
-  water: StudioWater = DEFAULT_WATER,
+  studio?: Pick<Studio, 'water' | 'place' | 'spoons'>,
 ): Formulation {
   const base: Base = {
     id: newId('base'),
@@ -57,6 +68,7 @@ export function quickFormulation(
     lotStrength: 1,
     jarPriceCents: null,
     jarGrams: null,
+    madeOf: [],
     note: '',
     retired: false,
   }));
@@ -67,29 +79,55 @@ export function quickFormulation(
     strengthPercent: quick.strengthPercent,
     volumeMl: Math.max(1000, (quick.grams * (quick.dyes[i]?.dosPercent ?? 0)) / quick.strengthPercent),
     madeOn: null,
+    lot: '',
+    weighedGrams: null,
     note: 'From a quick pour',
     retired: false,
   }));
   const recipe: Recipe = {
-    goods: [{ id: 'g1', baseId: base.id, count: 1, gramsEach: quick.grams }],
+    goods: [
+      {
+        id: 'g1',
+        baseId: base.id,
+        count: 1,
+        gramsEach: quick.grams,
+        weighedGrams: null,
+        form: null,
+        dyedOverHex: null,
+        catchUp: false,
+      },
+    ],
     wettingMinutes: 30,
     passes: [
       {
-        id: 'p1',
-        method: 'immersion',
+        ...passSchema.parse(EMPTY_PASS),
         dyes: quick.dyes.map((line, i) => ({
           id: line.id,
           dyeId: dyes[i]?.id ?? '',
-          dosPercent: line.dosPercent,
+          entry: { school: 'depth', percent: line.dosPercent },
           stockId: stocks[i]?.id ?? null,
+          sectionId: null,
         })),
         water: { basis: 'ratio', value: quick.liquorRatio },
-        acid: quick.acid,
+        acids: quick.acid ? [quick.acid] : [],
       },
     ],
-    set: quick.set,
+    potId: null,
+    // What a browser kept from an earlier version takes the defaults of what has come since.
+    set: heatSetSchema.parse(quick.set),
   };
-  return { name: 'Quick pour', recipe, bases: [base], dyes, stocks, pot: null, water };
+  return {
+    name: 'Quick pour',
+    recipe,
+    bases: [base],
+    dyes,
+    stocks,
+    pot: null,
+    tools: [],
+    spoons: studio?.spoons ?? 'US',
+    water: studio?.water ?? DEFAULT_WATER,
+    place: studio?.place ?? DEFAULT_PLACE,
+  };
 }
 
 /** Everything a kept quick pour adds to the studio, as one document: a base, its dyes and jars, and the colorway. */
@@ -113,11 +151,13 @@ export function keepQuickPour(
     colorway,
     document: {
       format: 'ythrion',
-      version: 1,
+      version: 2,
       bases: formulation.bases,
       dyes: formulation.dyes,
       stocks: formulation.stocks,
       pots: [],
+      tools: [],
+      patterns: [],
       colorways: [colorway],
       batches: [],
     },

@@ -1,13 +1,16 @@
 import { z } from 'zod';
-import { codeSchema, idSchema, nameSchema, noteSchema } from '../shelf/common';
+import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from '../shelf/common';
 import { quantity } from '../shelf/quantitySchema';
-import { baseSchema } from '../shelf/base';
+import { baseSchema, FORMS } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
 import { potSchema } from '../shelf/pot';
 import { stockSchema } from '../shelf/stock';
-import { studioWaterSchema } from '../shelf/studio';
-import { DEFAULT_WATER } from '../shelf/water';
-import { SET_METHOD_NAMES } from '../heat/setMethods';
+import { studioPlaceSchema, studioWaterSchema } from '../shelf/studio';
+import { toolSchema } from '../shelf/tool';
+import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
+import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
+import { dyeEntrySchema } from './dyeEntry';
+import { passMethodSchema } from './methods';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
 export const goodsLineSchema = z.strictObject({
@@ -15,17 +18,30 @@ export const goodsLineSchema = z.strictObject({
   baseId: idSchema,
   count: quantity('count'),
   gramsEach: quantity('fiberMass'),
+  /** The whole line as the scale showed it, dry; goes before count × nominal. Null until it is weighed. */
+  weighedGrams: quantity('fiberMass').nullable().default(null),
+  /** What these goods are, where that differs from the base's own form. */
+  form: z
+    .enum(FORMS, { error: `A form must be one of ${FORMS.join(', ')}.` })
+    .nullable()
+    .default(null),
+  /** Color of goods that are dyed already and are dyed over; null for undyed. */
+  dyedOverHex: hexSchema.nullable().default(null),
+  /** A spare that goes in last to catch what is left; its mass carries no dye in the reckoning. */
+  catchUp: z.boolean({ error: 'A catch-up skein is yes or no.' }).default(false),
 });
 
-/** One dye in a pass: a depth, and the jar it is poured from (null: weighed as powder). */
+/** One dye in a pass: how much, in whichever school, and the jar it is poured from (null: weighed as powder). */
 export const dyeLineSchema = z.strictObject({
   id: idSchema,
   dyeId: idSchema,
-  dosPercent: quantity('dos'),
+  entry: dyeEntrySchema,
   stockId: idSchema.nullable().default(null),
+  /** The painted section it is for; null is the first. */
+  sectionId: idSchema.nullable().default(null),
 });
 
-export const ACID_TIMES = ['soak', 'start', 'warm', 'last'] as const;
+export const ACID_TIMES = ['soak', 'start', 'warm', 'last', 'with powder'] as const;
 
 /** An acid dose, in the basis it was given. */
 export const acidDoseSchema = z.strictObject({
@@ -47,22 +63,55 @@ export const acidDoseSchema = z.strictObject({
   when: z.enum(ACID_TIMES, { error: `Acid goes in at one of ${ACID_TIMES.join(', ')}.` }).default('start'),
 });
 
-/** Water of a pass: by liquor ratio (mL per g of goods) or as a volume (mL). */
+/** Water of a pass: by liquor ratio (mL per g of goods), as a volume of bath (mL), or the bath that is in the pot. */
 export const waterSchema = z.discriminatedUnion('basis', [
   z.strictObject({ basis: z.literal('ratio'), value: quantity('liquorRatio') }),
   z.strictObject({ basis: z.literal('volume'), value: quantity('volume') }),
+  z.strictObject({ basis: z.literal('kept') }),
 ]);
 
-/** An immersion pass: a full pot, stirred. */
+export const ARRANGEMENTS = [
+  'open',
+  'twisted',
+  'twisted tight',
+  'knotted',
+  'laid flat',
+  'tied sections',
+] as const;
+
+/** How the goods lie in a pass: turns of a twist, knots or ties are counted. */
+export const arrangementSchema = z.strictObject({
+  kind: z.enum(ARRANGEMENTS, { error: `Goods lie ${ARRANGEMENTS.join(', ')}.` }),
+  count: quantity('steps').default(1),
+});
+
+/** How a pass is led hot: rise, temperature, hold. */
+export const heatProgramSchema = z.strictObject({
+  rampCPerMin: quantity('rampRate').default(USUAL_RISE_C_PER_MIN),
+  temperatureC: quantity('temperature'),
+  minutes: quantity('minutes'),
+});
+
+/** One time that dye and goods meet. */
 export const passSchema = z.strictObject({
   id: idSchema,
-  method: z.literal('immersion', { error: 'A pass must be an immersion pass.' }),
+  method: passMethodSchema,
+  /** Wet for evenness, dry on purpose for tonal change. */
+  goodsGoIn: z.enum(['wet', 'dry'], { error: 'Goods go in wet or dry.' }).default('wet'),
+  arrangement: arrangementSchema.default({ kind: 'open', count: 1 }),
   dyes: z
     .array(dyeLineSchema)
     .min(1, { error: 'A pass needs at least one dye; this recipe is empty.' })
     .max(24, { error: 'A pass can have at most 24 dyes.' }),
+  /** Depth that all parts of the pass together make, %. */
+  partsDepthPercent: quantity('dos').default(1),
+  /** Depth that a print value of 100 % stands for, %. */
+  printDepthPercent: quantity('dos').default(1),
   water: waterSchema,
-  acid: acidDoseSchema.nullable(),
+  acids: z.array(acidDoseSchema).max(6, { error: 'A pass can have at most 6 acid doses.' }),
+  /** Water that will be topped up during the pass, mL; its acid goes with it. */
+  topUpMl: quantity('topUp').default(0),
+  heat: heatProgramSchema.nullable().default(null),
 });
 
 /** The heat set and the cool-down after it. */
@@ -71,19 +120,34 @@ export const heatSetSchema = z.strictObject({
   temperatureC: quantity('temperature'),
   minutes: quantity('minutes'),
   coolMinutes: quantity('minutes'),
+  rampCPerMin: quantity('rampRate').default(USUAL_RISE_C_PER_MIN),
+  /** Thickness of the wrapped bundle in steam, oven or microwave, cm. */
+  bundleCm: quantity('length').default(5),
+  wrap: z
+    .enum(['none', 'vented', 'sealed'], { error: 'A wrap is none, vented or sealed.' })
+    .default('vented'),
 });
 
-/** How the goods go in: wetted for some minutes, or dry on purpose when zero. */
+/** A whole way of dyeing: goods, the passes they go through, and the set. */
 export const recipeSchema = z.strictObject({
   goods: z
     .array(goodsLineSchema)
     .min(1, { error: 'A recipe needs at least one line of goods.' })
-    .max(24, { error: 'A recipe can have at most 24 lines of goods.' }),
+    .max(24, { error: 'A recipe can have at most 24 lines of goods.' })
+    .refine((goods) => goods.some((line) => !line.catchUp), {
+      error: 'Something besides the catch-up skein must be dyed.',
+    }),
+  /** Soak before the first pass, minutes; zero for dry goods. */
   wettingMinutes: quantity('minutes'),
   passes: z
     .array(passSchema)
     .min(1, { error: 'A recipe needs a pass.' })
-    .max(1, { error: 'This version reads recipes of one pass.' }),
+    .max(12, { error: 'A recipe can have at most 12 passes.' })
+    .refine((passes) => passes[0]?.water.basis !== 'kept', {
+      error: 'The first pass has no bath in the pot yet: give it water.',
+    }),
+  /** The vessel it is usually dyed in; decides time to heat. */
+  potId: idSchema.nullable().default(null),
   set: heatSetSchema,
 });
 
@@ -111,7 +175,10 @@ export const formulationSchema = z.strictObject({
   dyes: z.array(dyeSchema),
   stocks: z.array(stockSchema),
   pot: potSchema.nullable().default(null),
+  tools: z.array(toolSchema).default([]),
+  spoons: z.enum(['US', 'metric', 'AU']).default('US'),
   water: studioWaterSchema.default(DEFAULT_WATER),
+  place: studioPlaceSchema.default(DEFAULT_PLACE),
 });
 
 export type GoodsLine = z.infer<typeof goodsLineSchema>;
@@ -120,6 +187,8 @@ export type AcidDose = z.infer<typeof acidDoseSchema>;
 export type AcidTime = AcidDose['when'];
 export type Water = z.infer<typeof waterSchema>;
 export type Pass = z.infer<typeof passSchema>;
+export type Arrangement = z.infer<typeof arrangementSchema>;
+export type HeatProgram = z.infer<typeof heatProgramSchema>;
 export type HeatSet = z.infer<typeof heatSetSchema>;
 export type Recipe = z.infer<typeof recipeSchema>;
 export type Colorway = z.infer<typeof colorwaySchema>;

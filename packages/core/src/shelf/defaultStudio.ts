@@ -1,5 +1,5 @@
 import type { Studio } from './studio';
-import { DEFAULT_WATER } from './water';
+import { DEFAULT_PLACE, DEFAULT_WATER } from './water';
 
 /** A studio that has said nothing about itself yet. */
 export const DEFAULT_STUDIO: Studio = {
@@ -7,4 +7,5 @@ export const DEFAULT_STUDIO: Studio = {
   spoons: 'US',
   currency: 'USD',
   water: DEFAULT_WATER,
+  place: DEFAULT_PLACE,
 };

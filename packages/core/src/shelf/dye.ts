@@ -29,6 +29,11 @@ export const dyeSchema = z.strictObject({
     .nullable()
     .default(null),
   jarGrams: quantity('dyeMass').nullable().default(null),
+  /** For a premix: the powders in it, in parts by mass; empty for a single dye. A premix may hold premixes. */
+  madeOf: z
+    .array(z.strictObject({ dyeId: idSchema, parts: quantity('parts') }))
+    .max(12, { error: 'A premix can have at most 12 powders.' })
+    .default([]),
   note: noteSchema.default(''),
   retired: z.boolean().default(false),
 });

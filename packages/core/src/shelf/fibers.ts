@@ -2,6 +2,8 @@
 export interface FiberFacts {
   label: string;
   takesAcidDye: boolean;
+  /** True when it felts if handled hot, unless it was made superwash. */
+  felts?: boolean;
   /** Usual heat-set window in the bath, °C (common practice, no source). */
   setWindow?: readonly [number, number];
 }
@@ -10,12 +12,12 @@ const PROTEIN = [85, 98] as const;
 
 /** The fibers a hand dyer meets, with their usual set windows. */
 export const FIBERS = {
-  wool: { label: 'wool', takesAcidDye: true, setWindow: PROTEIN },
-  merino: { label: 'merino', takesAcidDye: true, setWindow: PROTEIN },
-  alpaca: { label: 'alpaca', takesAcidDye: true, setWindow: PROTEIN },
-  mohair: { label: 'mohair', takesAcidDye: true, setWindow: [80, 93] },
-  cashmere: { label: 'cashmere', takesAcidDye: true, setWindow: [80, 90] },
-  yak: { label: 'yak', takesAcidDye: true, setWindow: [80, 93] },
+  wool: { label: 'wool', takesAcidDye: true, felts: true, setWindow: PROTEIN },
+  merino: { label: 'merino', takesAcidDye: true, felts: true, setWindow: PROTEIN },
+  alpaca: { label: 'alpaca', takesAcidDye: true, felts: true, setWindow: PROTEIN },
+  mohair: { label: 'mohair', takesAcidDye: true, felts: true, setWindow: [80, 93] },
+  cashmere: { label: 'cashmere', takesAcidDye: true, felts: true, setWindow: [80, 90] },
+  yak: { label: 'yak', takesAcidDye: true, felts: true, setWindow: [80, 93] },
   silk: { label: 'silk', takesAcidDye: true, setWindow: [75, 88] },
   nylon: { label: 'nylon', takesAcidDye: true, setWindow: PROTEIN },
   cotton: { label: 'cotton', takesAcidDye: false },

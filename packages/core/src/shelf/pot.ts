@@ -10,6 +10,22 @@ export const potSchema = z.strictObject({
   name: nameSchema,
   kind: z.enum(POT_KINDS, { error: `A vessel must be one of ${POT_KINDS.join(', ')}.` }).default('pot'),
   capacityMl: quantity('volume'),
+  /** Power of its ring or element, W; null when not known. */
+  powerWatts: quantity('power').nullable().default(null),
+  /** Share of that power that reaches the bath, %. */
+  efficiencyPercent: quantity('sharePercent').default(60),
+  /** Heat the empty vessel takes up, J per kelvin. */
+  vesselJPerK: z
+    .number({ error: 'Vessel heat must be a number in J/K.' })
+    .gte(0, { error: 'Vessel heat cannot be negative.' })
+    .lte(50_000, { error: 'Vessel heat cannot be over 50000 J/K.' })
+    .default(900),
+  /** Heat lost per kelvin above the room, W/K. */
+  lossWPerK: z
+    .number({ error: 'Heat loss must be a number in W/K.' })
+    .gte(0, { error: 'Heat loss cannot be negative.' })
+    .lte(100, { error: 'Heat loss cannot be over 100 W/K.' })
+    .default(5),
   note: noteSchema.default(''),
   retired: z.boolean().default(false),
 });

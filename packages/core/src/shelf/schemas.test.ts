@@ -113,6 +113,7 @@ describe('a studio', () => {
       spoons: 'US',
       currency: 'USD',
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
+      place: { altitudeM: 0, tapC: 20, roomC: 20 },
     });
   });
   test.each<[object, RegExp]>([

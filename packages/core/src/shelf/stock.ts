@@ -11,6 +11,10 @@ export const stockSchema = z.strictObject({
   /** What the jar held when it was made, mL. */
   volumeMl: quantity('volume'),
   madeOn: daySchema.nullable().default(null),
+  /** The lot of powder it was made from. */
+  lot: codeSchema.default(''),
+  /** What the scale settled on when it was made, g; null when nobody noted it. */
+  weighedGrams: quantity('dyeMass').nullable().default(null),
   note: noteSchema.default(''),
   retired: z.boolean().default(false),
 });

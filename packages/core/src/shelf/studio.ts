@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { nameSchema } from './common';
 import { quantity } from './quantitySchema';
-import { DEFAULT_WATER } from './water';
+import { DEFAULT_PLACE, DEFAULT_WATER } from './water';
 
 /** The water a studio dyes in, and how its pH is reckoned. */
 export const studioWaterSchema = z.strictObject({
@@ -11,6 +11,16 @@ export const studioWaterSchema = z.strictObject({
   countFiberUptake: z
     .boolean({ error: 'Counting the fiber’s uptake is yes or no.' })
     .default(DEFAULT_WATER.countFiberUptake),
+});
+
+/** Where the studio stands: decides boiling point, time to heat and time to cool. */
+export const studioPlaceSchema = z.strictObject({
+  /** Above sea level, m. */
+  altitudeM: quantity('altitude').default(DEFAULT_PLACE.altitudeM),
+  /** Water as it comes from the tap, °C. */
+  tapC: quantity('roomTemperature').default(DEFAULT_PLACE.tapC),
+  /** The room, °C. */
+  roomC: quantity('roomTemperature').default(DEFAULT_PLACE.roomC),
 });
 
 /** What holds for the whole studio. */
@@ -24,6 +34,7 @@ export const studioSchema = z.strictObject({
     .regex(/^[A-Z]{3}$/, { error: 'A currency must be three capital letters, such as USD or EUR.' })
     .default('USD'),
   water: studioWaterSchema.default(DEFAULT_WATER),
+  place: studioPlaceSchema.default(DEFAULT_PLACE),
 });
 
 export type Studio = z.infer<typeof studioSchema>;

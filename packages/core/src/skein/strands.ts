@@ -6,6 +6,8 @@ export interface Strand {
   across: number;
   /** How far it wanders from its place, -1 to 1. */
   wander: number;
+  /** How much lighter or deeper than its neighbors, 1 is neither. */
+  shade: number;
   hex: string;
 }
 
@@ -36,7 +38,14 @@ export function strands(hex: string, count: number, unevenness: number, seed: st
     return {
       across: count === 1 ? 0.5 : i / (count - 1),
       wander: next() * 2 - 1,
+      shade: shift,
       hex: rgbHex([rgb[0] * shift, rgb[1] * shift, rgb[2] * shift]),
     };
   });
+}
+
+/** A color made lighter or deeper. @param by 1 leaves it as it is */
+export function shaded(hex: string, by: number): string {
+  const [r, g, b] = linearRgb(hex);
+  return rgbHex([r * by, g * by, b * by]);
 }

@@ -24,6 +24,9 @@ export const AU_ML = { tsp: 5, tbsp: 20, cup: 250 } as const;
 export const OUNCE_G = 28.349523125;
 export const POUND_G = 453.59237;
 
+/** Centimeters in an inch, exact since 1959. */
+export const INCH_CM = 2.54;
+
 /** Which spoons and cups a bare `tsp`, `tbsp` or `cup` means in this studio. */
 export type SpoonSystem = 'US' | 'metric' | 'AU';
 

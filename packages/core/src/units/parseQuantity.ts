@@ -1,4 +1,12 @@
-import { fahrenheitToCelsius, OUNCE_G, POUND_G, spoonMl, US_ML, type SpoonSystem } from './conversions';
+import {
+  fahrenheitToCelsius,
+  INCH_CM,
+  OUNCE_G,
+  POUND_G,
+  spoonMl,
+  US_ML,
+  type SpoonSystem,
+} from './conversions';
 import { quantityKind, type Dimension, type QuantityKindName } from './quantityKinds';
 import { leadingNumber, spellFractions } from './readNumber';
 import { formatAmount } from './formatQuantity';
@@ -48,6 +56,12 @@ const FIXED_UNITS: [RegExp, UnitReading][] = [
   [/^(?:quarts?|qt)(?![a-z])/i, times('volume', US_ML.qt)],
   [/^(?:gallons?|gal)(?![a-z])/i, times('volume', US_ML.gal)],
   [/^(?:pints?|pt)(?![a-z])/i, times('volume', US_ML.pt)],
+  [/^(?:centimeters?|centimetres?|cm)(?![a-z])/i, times('length', 1)],
+  [/^(?:millimeters?|millimetres?|mm)(?![a-z])/i, times('length', 0.1)],
+  [/^(?:inches|inch|in|")(?![a-z])/i, times('length', INCH_CM)],
+  [/^(?:feet|foot|ft)(?![a-z])/i, times('length', 12 * INCH_CM)],
+  [/^(?:kilowatts?|kw)(?![a-z])/i, times('power', 1000)],
+  [/^(?:watts?|w)(?![a-z])/i, times('power', 1)],
   [/^(?:%|percent|pct)/i, times('percent', 1)],
   [/^(?:°\s*c|c|celsius)(?![a-z])/i, times('temperature', 1)],
   [/^(?:°\s*f|f|fahrenheit)(?![a-z])/i, { dimension: 'temperature', toCanonical: fahrenheitToCelsius }],
@@ -75,13 +89,27 @@ export function parseQuantity(
 ): ParsedQuantity | RefusedQuantity {
   const kind = quantityKind(kindName);
   const noun = capital(kind.noun);
-  const spelled = spellFractions(text).trim();
+  const spelled = kind.unit === 'tsp' ? bareSpoons(spellFractions(text).trim()) : spellFractions(text).trim();
   if (spelled === '') return refuse(`${noun} is empty. ${example(kindName)}`);
-  if (/^[-−–]/.test(spelled)) return refuse(`${noun} cannot be negative. ${example(kindName)}`);
+  if (/^[-−–]/.test(spelled) && kind.possible[0] >= 0)
+    return refuse(`${noun} cannot be negative. ${example(kindName)}`);
   const asRatio = kind.dimension === 'ratio' ? /^1\s*:\s*(.+)$|^(.+?)\s*:\s*1$/.exec(spelled) : null;
-  const sum = addTerms(asRatio ? (asRatio[1] ?? asRatio[2] ?? '') : spelled, kind.dimension, context);
+  const below = kind.possible[0] < 0 && /^[-−–]/.test(spelled);
+  const unsigned = below ? spelled.slice(1).trim() : spelled;
+  const meters = kind.unit === 'm' ? unsigned.replace(/(\d)\s*m(?:eters?|etres?)?$/i, '$1') : unsigned;
+  const sum = addTerms(asRatio ? (asRatio[1] ?? asRatio[2] ?? '') : meters, kind.dimension, context);
   if (typeof sum === 'string') return refuse(`${sum} ${example(kindName)}`);
-  return judge(sum, kindName);
+  const inUnit = sum / canonicalPer(kind.unit, meters, context);
+  return judge(below ? -inUnit : inUnit, kindName);
+}
+
+/** A bare number in a field of spoons is spoons, as a length in a field of meters is meters. */
+const bareSpoons = (text: string): string => (/^[\d.,/\s]+$/.test(text) ? `${text} tsp` : text);
+
+/** How many canonical units (mL, cm) make one unit of the field, for the fields that hold larger ones. */
+function canonicalPer(unit: string, text: string, context: ParseContext): number {
+  if (unit === 'tsp') return spoonMl('tsp', context.spoons ?? 'US');
+  return unit === 'm' && /[a-z"]/i.test(text) ? 100 : 1;
 }
 
 /**
@@ -178,6 +206,8 @@ const EXAMPLES: Record<Dimension, string> = {
   time: 'Try 30 min or 1 h 15 min.',
   ratio: 'Try 30 (mL per gram) or 1:30.',
   concentration: 'Try 1.5 g/L.',
+  length: 'Try 30 cm or 12 in.',
+  power: 'Try 1500 W.',
   number: 'Try 3.',
 };
 

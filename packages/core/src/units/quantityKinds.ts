@@ -1,12 +1,21 @@
 /** What a quantity measures; decides which units a field accepts. */
 export type Dimension =
-  'mass' | 'volume' | 'percent' | 'temperature' | 'time' | 'ratio' | 'concentration' | 'number';
+  | 'mass'
+  | 'volume'
+  | 'percent'
+  | 'temperature'
+  | 'time'
+  | 'ratio'
+  | 'concentration'
+  | 'length'
+  | 'power'
+  | 'number';
 
 /** Everything a field needs to know about the amount it holds. */
 export interface QuantityKind {
   dimension: Dimension;
   /** The unit values are kept and shown in. */
-  unit: '' | 'g' | 'mL' | '%' | '°C' | 'min' | 'mL/g' | 'g/L';
+  unit: '' | 'g' | 'mL' | 'tsp' | '%' | '°C' | '°C/min' | 'min' | 'mL/g' | 'g/L' | 'cm' | 'm' | 'W';
   /** The name of the amount in a sentence. */
   noun: string;
   /** Lowest and highest value that can be; outside is refused. */
@@ -178,6 +187,158 @@ export const QUANTITY_KINDS = {
     possible: [0, 14],
     usual: [2, 8],
     ladder: [3, 3.5, 4, 4.5, 5, 5.5, 6, 7],
+  },
+  teaspoons: {
+    dimension: 'volume',
+    unit: 'tsp',
+    noun: 'spoons',
+    possible: [0, 768],
+    usual: [0.03, 48],
+    ladder: [0.125, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2, 3, 4, 6, 9, 12, 24, 48],
+    aboveZero: true,
+  },
+  parts: {
+    dimension: 'number',
+    unit: '',
+    noun: 'parts',
+    possible: [0, 10_000],
+    usual: [0.1, 100],
+    ladder: [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 50],
+    aboveZero: true,
+  },
+  inkPercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'print value',
+    possible: [0, 100],
+    usual: [0, 100],
+    ladder: [5, 10, 20, 25, 30, 40, 50, 60, 70, 75, 80, 90, 100],
+  },
+  sharePercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'share',
+    possible: [0, 100],
+    usual: [3, 100],
+    ladder: [5, 10, 15, 20, 25, 30, 33.3333, 40, 50, 60, 66.6667, 70, 75, 80, 90, 100],
+    aboveZero: true,
+  },
+  drainPercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'share that drains down',
+    possible: [0, 90],
+    usual: [0, 60],
+    ladder: [0, 5, 10, 15, 20, 25, 30, 40, 50],
+  },
+  pickUp: {
+    dimension: 'ratio',
+    unit: 'mL/g',
+    noun: 'wet pick-up',
+    possible: [0.1, 6],
+    usual: [0.6, 2.5],
+    ladder: [0.6, 0.8, 1, 1.2, 1.5, 2, 2.5],
+  },
+  citricPerGram: {
+    dimension: 'number',
+    unit: '',
+    noun: 'citric per gram of dye',
+    possible: [0, 100],
+    usual: [0, 20],
+    ladder: [0, 1, 2, 4, 6, 10, 15, 20],
+  },
+  iceMass: {
+    dimension: 'mass',
+    unit: 'g',
+    noun: 'ice',
+    possible: [0, 50_000],
+    usual: [200, 8000],
+    ladder: [250, 500, 750, 1000, 1500, 2000, 3000, 4000],
+    aboveZero: true,
+  },
+  length: {
+    dimension: 'length',
+    unit: 'cm',
+    noun: 'length',
+    possible: [0, 300],
+    usual: [1, 120],
+    ladder: [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 25, 30, 35, 40, 50, 60],
+    aboveZero: true,
+  },
+  altitude: {
+    dimension: 'length',
+    unit: 'm',
+    noun: 'altitude',
+    possible: [-430, 5500],
+    usual: [-430, 4000],
+    ladder: [0, 250, 500, 750, 1000, 1500, 2000, 3000, 4000],
+  },
+  power: {
+    dimension: 'power',
+    unit: 'W',
+    noun: 'power of the ring',
+    possible: [20, 20_000],
+    usual: [80, 4000],
+    ladder: [150, 200, 250, 300, 500, 800, 1000, 1200, 1500, 1800, 2000, 2500, 3000, 3500],
+  },
+  heatLoss: {
+    dimension: 'number',
+    unit: '',
+    noun: 'heat loss',
+    possible: [0, 100],
+    usual: [1, 20],
+    ladder: [2, 3, 4, 5, 6, 8, 10, 15],
+  },
+  rampRate: {
+    dimension: 'number',
+    unit: '°C/min',
+    noun: 'rise',
+    possible: [0.05, 20],
+    usual: [0.3, 5],
+    ladder: [0.5, 0.75, 1, 1.25, 1.5, 2, 2.5, 3, 4],
+  },
+  roomTemperature: {
+    dimension: 'temperature',
+    unit: '°C',
+    noun: 'temperature',
+    possible: [0, 45],
+    usual: [8, 32],
+    ladder: [8, 10, 12, 15, 18, 20, 22, 25, 30],
+  },
+  steps: {
+    dimension: 'number',
+    unit: '',
+    noun: 'number',
+    possible: [1, 24],
+    usual: [1, 12],
+    ladder: [1, 2, 3, 4, 5, 6, 8, 10, 12],
+    whole: true,
+  },
+  graduation: {
+    dimension: 'number',
+    unit: '',
+    noun: 'graduation',
+    possible: [0, 1000],
+    usual: [0.001, 100],
+    ladder: [0.001, 0.01, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 25],
+    aboveZero: true,
+  },
+  toolCapacity: {
+    dimension: 'number',
+    unit: '',
+    noun: 'capacity',
+    possible: [0, 50_000],
+    usual: [0.1, 10_000],
+    ladder: [1, 2.5, 5, 10, 20, 25, 50, 100, 250, 500, 1000, 2000],
+    aboveZero: true,
+  },
+  topUp: {
+    dimension: 'volume',
+    unit: 'mL',
+    noun: 'water to top up',
+    possible: [0, 100_000],
+    usual: [0, 20_000],
+    ladder: [0, 100, 250, 500, 1000, 1500, 2000, 3000],
   },
 } as const satisfies Record<string, QuantityKind>;
 

@@ -1,10 +1,12 @@
 import { Op, type Transaction } from 'sequelize';
 import {
   admitEntry,
+  FieldError,
   formulate,
   formulationSchema,
   planFormulation,
   summarizeBatch,
+  upgradeRecipe,
   type Batch,
   type BatchSummary,
   type BeginBatch,
@@ -105,6 +107,8 @@ export async function beginBatch(
     if (!sameContent(same, begin)) throw new Conflict('id', 'Another batch already has this id.');
     return kept;
   }
+  const stops = planFormulation(begin.formulation).notices.find((notice) => notice.blocks);
+  if (stops) throw new FieldError('formulation', stops.text);
   return insertBatch(
     storage,
     { ...begin, code: await nextCode(storage, begin.startedAt, transaction), entries: [] },
@@ -115,7 +119,7 @@ export async function beginBatch(
 /** Writes a whole batch, as an import does. The document has been checked before. */
 export async function insertBatch(storage: Storage, batch: Batch, transaction: Transaction): Promise<Batch> {
   const { formulation } = batch;
-  formulate(batch.name, formulation.recipe, formulation);
+  formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const dyes = await list(storage, 'dyes', transaction);
   const coded =
     batch.code === '' ? { ...batch, code: await nextCode(storage, batch.startedAt, transaction) } : batch;
@@ -193,9 +197,10 @@ function drawOf(entry: Entry, plan: Plan): { stockId: string; ml: number } | nul
     entry.kind === 'added'
       ? entry.material
       : plan.steps.find((step) => step.id === entry.stepId)?.measure?.material;
-  return material?.kind === 'dye' && material.stockId !== null
-    ? { stockId: material.stockId, ml: entry.amount }
-    : null;
+  if (material?.kind === 'dilution') return { stockId: material.stockId, ml: entry.amount };
+  if (material?.kind !== 'dye' || material.stockId === null) return null;
+  // What is poured from a working dilution left the jar when the dilution was made.
+  return 'diluted' in material && material.diluted ? null : { stockId: material.stockId, ml: entry.amount };
 }
 
 function giveBack(entry: Entry | undefined, plan: Plan): { stockId: string; ml: number } | null {
@@ -241,7 +246,10 @@ function toBatch(row: BatchRow, entries: Entry[]): Batch {
     againOf: row.againOf,
     startedAt: row.startedAt,
     // Read through its schema, so that what later versions added takes its default in an older record.
-    formulation: formulationSchema.parse(row.formulation),
+    formulation: formulationSchema.parse({
+      ...row.formulation,
+      recipe: upgradeRecipe(row.formulation.recipe),
+    }),
     entries,
   };
 }

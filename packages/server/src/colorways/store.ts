@@ -1,28 +1,44 @@
 import type { Transaction } from 'sequelize';
-import { formulate, type Colorway, type ColorwayOnList } from '@ythrion/core';
+import {
+  formulate,
+  planFormulation,
+  recipeSchema,
+  upgradeRecipe,
+  type Colorway,
+  type ColorwayOnList,
+} from '@ythrion/core';
+import type { ColorwayRow } from '../storage/models';
 import { Conflict, NotFound } from '../http/refusals';
 import { materials } from '../shelf/store';
 import type { Storage } from '../storage/storage';
+
+/** A version as it was saved, in today's shape: what an earlier Ythrion wrote takes its place and its defaults. */
+export const asToday = (row: ColorwayRow): ColorwayRow => ({
+  ...row,
+  recipe: recipeSchema.parse(upgradeRecipe(row.recipe)),
+});
 
 /** The newest version of every colorway, by name. */
 export async function newestColorways(storage: Storage): Promise<ColorwayOnList[]> {
   const all = await storage.models.colorways.findAll({ order: ['name', ['version', 'DESC']] });
   const seen = new Set<string>();
-  return all.map((row) => row.get({ plain: true })).filter((row) => !seen.has(row.id) && seen.add(row.id));
+  return all
+    .map((row) => asToday(row.get({ plain: true })))
+    .filter((row) => !seen.has(row.id) && seen.add(row.id));
 }
 
 /** Every version of one colorway, newest first. @throws NotFound */
 export async function versionsOf(storage: Storage, id: string): Promise<ColorwayOnList[]> {
   const rows = await storage.models.colorways.findAll({ where: { id }, order: [['version', 'DESC']] });
   if (rows.length === 0) throw new NotFound(`There is no colorway with the id “${id}”.`);
-  return rows.map((row) => row.get({ plain: true }));
+  return rows.map((row) => asToday(row.get({ plain: true })));
 }
 
 /** All versions of all colorways, for export. */
 export async function allVersions(storage: Storage): Promise<Colorway[]> {
   const rows = await storage.models.colorways.findAll({ order: ['id', 'version'] });
   return rows.map((row) => {
-    const { savedAt: _, ...colorway } = row.get({ plain: true });
+    const { savedAt: _, ...colorway } = asToday(row.get({ plain: true }));
     return colorway;
   });
 }
@@ -37,7 +53,7 @@ export async function saveVersion(
   colorway: Colorway,
   transaction: Transaction,
 ): Promise<ColorwayOnList> {
-  formulate(colorway.name, colorway.recipe, await materials(storage, transaction));
+  planFormulation(formulate(colorway.name, colorway.recipe, await materials(storage, transaction)));
   const newest = (
     await storage.models.colorways.findOne({
       where: { id: colorway.id },

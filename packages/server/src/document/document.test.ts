@@ -50,10 +50,15 @@ test.each<[string, object, string, RegExp]>([
       ...colorway,
       recipe: {
         ...RECIPE,
-        passes: [{ ...RECIPE.passes[0], dyes: [{ id: 'd', dyeId: 'blue', dosPercent: 12.1 }] }],
+        passes: [
+          {
+            ...RECIPE.passes[0],
+            dyes: [{ id: 'd', dyeId: 'blue', entry: { school: 'depth', percent: 12.1 } }],
+          },
+        ],
       },
     },
-    'recipe.passes.0.dyes.0.dosPercent',
+    'recipe.passes.0.dyes.0.entry.percent',
     /over 12 %/,
   ],
 ])('%s is refused with the field named', async (_, body, field, message) => {

@@ -1,4 +1,4 @@
-import type { StudioDocument } from '@ythrion/core';
+import { DOCUMENT_VERSION, type StudioDocument } from '@ythrion/core';
 import { allBatches } from '../batches/store';
 import { allVersions } from '../colorways/store';
 import { list, readStudio } from '../shelf/store';
@@ -8,12 +8,14 @@ import type { Storage } from '../storage/storage';
 export async function exportDocument(storage: Storage): Promise<StudioDocument> {
   return {
     format: 'ythrion',
-    version: 1,
+    version: DOCUMENT_VERSION,
     studio: await readStudio(storage),
     bases: await list(storage, 'bases'),
     dyes: await list(storage, 'dyes'),
     stocks: await list(storage, 'stocks'),
     pots: await list(storage, 'pots'),
+    tools: await list(storage, 'tools'),
+    patterns: await list(storage, 'patterns'),
     colorways: await allVersions(storage),
     batches: await allBatches(storage),
   };

@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize';
 import {
   DocumentError,
+  powdersWithin,
   readDocument,
   SHELF_RESOURCES,
   type ImportReport,
@@ -8,6 +9,7 @@ import {
   type ShelfResource,
   type StudioDocument,
 } from '@ythrion/core';
+import { asToday } from '../colorways/store';
 import { insertBatch, readBatch } from '../batches/store';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
@@ -44,7 +46,7 @@ async function takeShelf<R extends ShelfResource>(
 ): Promise<void> {
   const here = new Map((await list(storage, resource, transaction)).map((item) => [item.id, item]));
   const items = document[resource] as ShelfItems[R][];
-  for (const [i, item] of items.entries()) {
+  for (const [i, item] of inOrder(resource, items, document)) {
     const known = here.get(item.id);
     if (known && sameContent(known, item)) report.unchanged += 1;
     else if (known)
@@ -57,6 +59,24 @@ async function takeShelf<R extends ShelfResource>(
       report.added += 1;
     }
   }
+}
+
+/** Premixes come after everything they are made of; the rest as it stands. */
+function inOrder<R extends ShelfResource>(
+  resource: R,
+  items: readonly ShelfItems[R][],
+  { dyes }: StudioDocument,
+): [number, ShelfItems[R]][] {
+  const all = [...items.entries()];
+  if (resource !== 'dyes') return all;
+  const known = new Set(dyes.map((dye) => dye.id));
+  const size = new Map(
+    dyes.map((dye) => [
+      dye.id,
+      dye.madeOf.every((part) => known.has(part.dyeId)) ? powdersWithin(dye.id, dyes).length : 1,
+    ]),
+  );
+  return all.toSorted(([, a], [, b]) => (size.get(a.id) ?? 1) - (size.get(b.id) ?? 1));
 }
 
 async function takeColorways(
@@ -82,7 +102,7 @@ async function takeColorways(
       report.added += 1;
       continue;
     }
-    const { savedAt: _, ...kept } = known;
+    const { savedAt: _, ...kept } = asToday(known);
     if (sameContent(kept, colorway)) report.unchanged += 1;
     else
       problems.push({

@@ -37,6 +37,7 @@ async function findAnything(storage: Storage, q: string): Promise<Finding[]> {
       code,
     })),
     ...shelf.bases.map(({ id, name, code }): Finding => ({ kind: 'base', id, name, code })),
+    ...shelf.tools.map(({ id, name }): Finding => ({ kind: 'tool', id, name, code: '' })),
     ...shelf.pots.map(({ id, name }): Finding => ({ kind: 'pot', id, name, code: '' })),
   ];
   const found = all.filter(({ name, code }) =>

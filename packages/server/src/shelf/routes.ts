@@ -4,10 +4,12 @@ import {
   baseSchema,
   dyeSchema,
   FieldError,
+  patternSchema,
   potSchema,
   SHELF_RESOURCES,
   stockSchema,
   studioSchema,
+  toolSchema,
   type ShelfResource,
 } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
@@ -18,6 +20,8 @@ const SCHEMAS: { [R in ShelfResource]: { parse(body: unknown): ShelfItems[R] } }
   dyes: dyeSchema,
   stocks: stockSchema,
   pots: potSchema,
+  tools: toolSchema,
+  patterns: patternSchema,
 };
 
 /** The shelf: read all of it at once; put one thing at a time under an id the client made. */

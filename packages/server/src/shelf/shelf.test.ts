@@ -21,12 +21,15 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
       spoons: 'US',
       currency: 'USD',
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
+      place: { altitudeM: 0, tapC: 20, roomC: 20 },
     },
     bases: [],
     dyes: [],
     stocks: [],
     stockLeft: {},
     pots: [],
+    tools: [],
+    patterns: [],
   });
   await empty.remove();
 });
@@ -49,6 +52,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
       spoons: 'metric',
       currency: 'EUR',
       water: { alkalinityMgPerL: 40, countFiberUptake: false },
+      place: { altitudeM: 1500, tapC: 12, roomC: 22 },
     })
     .expect(200);
   await studio.reopen();
@@ -59,6 +63,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
     spoons: 'metric',
     currency: 'EUR',
     water: { alkalinityMgPerL: 40, countFiberUptake: false },
+    place: { altitudeM: 1500, tapC: 12, roomC: 22 },
   });
 });
 

@@ -1,6 +1,17 @@
 import type { CreationAttributes, ModelStatic, Transaction } from 'sequelize';
-import type { Base, Dye, Pot, Shelf, ShelfResource, ShelfResponse, Stock, Studio } from '@ythrion/core';
-import { DEFAULT_STUDIO } from '@ythrion/core';
+import type {
+  Base,
+  Dye,
+  Pattern,
+  Pot,
+  Shelf,
+  ShelfResource,
+  ShelfResponse,
+  Stock,
+  Studio,
+  Tool,
+} from '@ythrion/core';
+import { DEFAULT_STUDIO, singleDyes } from '@ythrion/core';
 import { Conflict } from '../http/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -11,35 +22,54 @@ export interface ShelfItems {
   dyes: Dye;
   stocks: Stock;
   pots: Pot;
+  tools: Tool;
+  patterns: Pattern;
 }
 
 /** Everything on the shelf, retired things included, and what is left in each jar. */
 export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
-  const [studio, bases, dyes, stocks, pots, drawn] = await Promise.all([
+  const [studio, bases, dyes, stocks, pots, tools, patterns, drawn] = await Promise.all([
     readStudio(storage, transaction),
     list(storage, 'bases', transaction),
     list(storage, 'dyes', transaction),
     list(storage, 'stocks', transaction),
     list(storage, 'pots', transaction),
+    list(storage, 'tools', transaction),
+    list(storage, 'patterns', transaction),
     drawnMl(storage, transaction),
   ]);
   const stockLeft = Object.fromEntries(
     stocks.map((stock) => [stock.id, Math.max(0, stock.volumeMl - (drawn.get(stock.id) ?? 0))]),
   );
-  return { studio, bases, dyes, stocks, stockLeft, pots };
+  return { studio, bases, dyes, stocks, stockLeft, pots, tools, patterns };
 }
 
 /** The studio's own settings. */
 export async function readStudio(storage: Storage, transaction?: Transaction): Promise<Studio> {
   const row = await storage.models.studio.findByPk(1, { transaction });
   if (!row) return DEFAULT_STUDIO;
-  const { name, spoons, currency, alkalinityMgPerL, countFiberUptake } = row.get({ plain: true });
-  return { name, spoons, currency, water: { alkalinityMgPerL, countFiberUptake } };
+  const { name, spoons, currency, alkalinityMgPerL, countFiberUptake, altitudeM, tapC, roomC } = row.get({
+    plain: true,
+  });
+  return {
+    name,
+    spoons,
+    currency,
+    water: { alkalinityMgPerL, countFiberUptake },
+    place: { altitudeM, tapC, roomC },
+  };
 }
 
 export async function putStudio(storage: Storage, studio: Studio, transaction: Transaction): Promise<void> {
   await storage.models.studio.upsert(
-    { id: 1, name: studio.name, spoons: studio.spoons, currency: studio.currency, ...studio.water },
+    {
+      id: 1,
+      name: studio.name,
+      spoons: studio.spoons,
+      currency: studio.currency,
+      ...studio.water,
+      ...studio.place,
+    },
     { transaction },
   );
 }
@@ -54,19 +84,22 @@ export async function list<R extends ShelfResource>(
   resource: R,
   transaction?: Transaction,
 ): Promise<ShelfItems[R][]> {
-  const order = resource === 'stocks' ? 'id' : 'name';
+  const order = resource === 'stocks' ? 'id' : resource === 'tools' ? 'capacity' : 'name';
   const rows = await table(storage, resource).findAll({ order: [order], transaction });
   return rows.map((row) => row.get({ plain: true }));
 }
 
 /** Materials a recipe or a record may refer to. */
 export async function materials(storage: Storage, transaction?: Transaction): Promise<Shelf> {
-  const [bases, dyes, stocks] = await Promise.all([
+  const [bases, dyes, stocks, pots, tools, studio] = await Promise.all([
     list(storage, 'bases', transaction),
     list(storage, 'dyes', transaction),
     list(storage, 'stocks', transaction),
+    list(storage, 'pots', transaction),
+    list(storage, 'tools', transaction),
+    readStudio(storage, transaction),
   ]);
-  return { bases, dyes, stocks };
+  return { bases, dyes, stocks, pots, tools, studio };
 }
 
 /**
@@ -80,7 +113,10 @@ export async function putItem<R extends ShelfResource>(
   transaction: Transaction,
 ): Promise<void> {
   if (resource === 'stocks') await checkJar(storage, item as Stock, transaction);
-  await table(storage, resource).upsert(item as CreationAttributes<Row<ShelfItems[R]>>, { transaction });
+  if (resource === 'dyes') await checkPremix(storage, item as Dye, transaction);
+  await table(storage, resource).upsert(item as unknown as CreationAttributes<Row<ShelfItems[R]>>, {
+    transaction,
+  });
   await storage.models.revisions.create(
     { resource, itemId: item.id, at: new Date().toISOString(), body: item },
     { transaction },
@@ -94,6 +130,13 @@ async function checkJar(storage: Storage, jar: Stock, transaction: Transaction):
   const earlier = (await storage.models.stocks.findByPk(jar.id, { transaction }))?.get({ plain: true });
   if (earlier && earlier.dyeId !== jar.dyeId)
     throw new Conflict('dyeId', 'A jar cannot change its dye. Retire it and make another.');
+}
+
+/** A premix may hold premixes, but never itself. @throws FieldError */
+async function checkPremix(storage: Storage, dye: Dye, transaction: Transaction): Promise<void> {
+  if (dye.madeOf.length === 0) return;
+  const others = (await list(storage, 'dyes', transaction)).filter((other) => other.id !== dye.id);
+  singleDyes(dye.id, 1, [...others, dye]);
 }
 
 async function drawnMl(storage: Storage, transaction?: Transaction): Promise<Map<string, number>> {

@@ -56,4 +56,22 @@ export const MIGRATIONS: Migration[] = [
       `ALTER TABLE studio ADD COLUMN count_fiber_uptake INTEGER NOT NULL DEFAULT 1`,
     ],
   },
+  {
+    name: '003-formulation-in-full',
+    statements: [
+      `ALTER TABLE studio ADD COLUMN altitude_m REAL NOT NULL DEFAULT 0`,
+      `ALTER TABLE studio ADD COLUMN tap_c REAL NOT NULL DEFAULT 20`,
+      `ALTER TABLE studio ADD COLUMN room_c REAL NOT NULL DEFAULT 20`,
+      `ALTER TABLE dyes ADD COLUMN made_of JSON NOT NULL DEFAULT '[]'`,
+      `ALTER TABLE stocks ADD COLUMN lot TEXT NOT NULL DEFAULT ''`,
+      `ALTER TABLE stocks ADD COLUMN weighed_grams REAL`,
+      `ALTER TABLE pots ADD COLUMN power_watts REAL`,
+      `ALTER TABLE pots ADD COLUMN efficiency_percent REAL NOT NULL DEFAULT 60`,
+      `ALTER TABLE pots ADD COLUMN vessel_j_per_k REAL NOT NULL DEFAULT 900`,
+      `ALTER TABLE pots ADD COLUMN loss_w_per_k REAL NOT NULL DEFAULT 5`,
+      `CREATE TABLE tools (id TEXT PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, capacity REAL NOT NULL CHECK (capacity > 0),
+        graduation REAL NOT NULL CHECK (graduation > 0), note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      `CREATE TABLE patterns (id TEXT PRIMARY KEY, name TEXT NOT NULL, pass JSON NOT NULL, note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+    ],
+  },
 ];

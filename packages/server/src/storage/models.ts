@@ -14,10 +14,12 @@ import type {
   Dye,
   Entry,
   Formulation,
+  Pattern,
   Pot,
   Recipe,
   ShelfResource,
   Stock,
+  Tool,
 } from '@ythrion/core';
 
 /** A plain row of a table. */
@@ -30,6 +32,9 @@ export interface StudioRow {
   currency: string;
   alkalinityMgPerL: number;
   countFiberUptake: boolean;
+  altitudeM: number;
+  tapC: number;
+  roomC: number;
 }
 export interface RevisionRow extends Model<
   InferAttributes<RevisionRow>,
@@ -80,6 +85,8 @@ export interface Models {
   dyes: ModelStatic<Row<Dye>>;
   stocks: ModelStatic<Row<Stock>>;
   pots: ModelStatic<Row<Pot>>;
+  tools: ModelStatic<Row<Tool>>;
+  patterns: ModelStatic<Row<Pattern>>;
   revisions: ModelStatic<RevisionRow>;
   colorways: ModelStatic<Row<ColorwayRow>>;
   batches: ModelStatic<Row<BatchRow>>;
@@ -111,6 +118,9 @@ export function defineModels(sequelize: Sequelize): Models {
         currency: text(),
         alkalinityMgPerL: { ...real(), field: 'alkalinity_mg_per_l' },
         countFiberUptake: yesNo(),
+        altitudeM: { ...real(), field: 'altitude_m' },
+        tapC: { ...real(), field: 'tap_c' },
+        roomC: { ...real(), field: 'room_c' },
       },
       table('studio'),
     ),
@@ -143,6 +153,7 @@ export function defineModels(sequelize: Sequelize): Models {
         lotStrength: real(),
         jarPriceCents: { type: DataTypes.INTEGER, allowNull: true },
         jarGrams: optionalReal(),
+        madeOf: json(),
         note: text(),
         retired: yesNo(),
       },
@@ -157,6 +168,8 @@ export function defineModels(sequelize: Sequelize): Models {
         strengthPercent: real(),
         volumeMl: real(),
         madeOn: optionalText(),
+        lot: text(),
+        weighedGrams: optionalReal(),
         note: text(),
         retired: yesNo(),
       },
@@ -164,8 +177,37 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     pots: sequelize.define(
       'pot',
-      { id: id(), name: text(), kind: text(), capacityMl: real(), note: text(), retired: yesNo() },
+      {
+        id: id(),
+        name: text(),
+        kind: text(),
+        capacityMl: real(),
+        powerWatts: optionalReal(),
+        efficiencyPercent: real(),
+        vesselJPerK: { ...real(), field: 'vessel_j_per_k' },
+        lossWPerK: { ...real(), field: 'loss_w_per_k' },
+        note: text(),
+        retired: yesNo(),
+      },
       table('pots'),
+    ),
+    tools: sequelize.define(
+      'tool',
+      {
+        id: id(),
+        name: text(),
+        kind: text(),
+        capacity: real(),
+        graduation: real(),
+        note: text(),
+        retired: yesNo(),
+      },
+      table('tools'),
+    ),
+    patterns: sequelize.define(
+      'pattern',
+      { id: id(), name: text(), pass: json(), note: text(), retired: yesNo() },
+      table('patterns'),
     ),
     revisions: sequelize.define<RevisionRow>(
       'revision',

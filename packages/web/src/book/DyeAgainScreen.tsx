@@ -12,10 +12,12 @@ import { Link, useNavigate } from 'react-router';
 import {
   comparePlans,
   formulate,
+  goodsLineSchema,
   jarWords,
   planFormulation,
   rescaleRecipe,
   type Batch,
+  type DyeLine,
   type Recipe,
   type Rescale,
   type ShelfResponse,
@@ -23,7 +25,7 @@ import {
 import { saidOf } from '../api/client';
 import { useBeginBatch, useRunning } from '../api/queries';
 import { Choice } from '../parts/Choice';
-import { FigureText } from '../parts/FigureText';
+import { ComparedValue } from '../parts/ComparedValue';
 import { Hank } from '../parts/Hank';
 import { OpenedBatch } from '../parts/OpenedBatch';
 import { newId } from '../parts/newId';
@@ -57,6 +59,8 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
       bases: merge(shelf.bases, batch.formulation.bases),
       dyes: merge(shelf.dyes, batch.formulation.dyes),
       stocks: merge(shelf.stocks, batch.formulation.stocks),
+      pots: shelf.pots,
+      tools: shelf.tools,
       studio: shelf.studio,
     }),
     [shelf, batch],
@@ -79,11 +83,19 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
     try {
       const scaled = rescaleRecipe(
         recipe,
-        { goods: [{ id: first?.id ?? 'g1', baseId, count, gramsEach }], stockFor, depthOn },
+        {
+          goods: [goodsLineSchema.parse({ id: first?.id ?? 'g1', baseId, count, gramsEach })],
+          stockFor,
+          depthOn,
+        },
         materials,
       );
       const formulation = formulate(batch.name, scaled, materials);
-      return { formulation, plan: planFormulation(formulation, shelf.stockLeft), problem: null };
+      return {
+        formulation,
+        plan: planFormulation(formulation, { left: shelf.stockLeft, today: new Date().toISOString() }),
+        problem: null,
+      };
     } catch (error) {
       return {
         formulation: null,
@@ -167,7 +179,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
               onChange={setDepthOn}
             />
           )}
-          {recipe.passes[0]?.dyes.map((line) => (
+          {eachDyeOnce(recipe).map((line) => (
             <Choice
               key={line.dyeId}
               label={`${materials.dyes.find((dye) => dye.id === line.dyeId)?.name ?? 'Dye'} from`}
@@ -189,10 +201,10 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
             />
           ))}
           {made.problem !== null && <Typography role="alert">✕ {made.problem}</Typography>}
-          {made.plan && <Notices texts={made.plan.notices.map((notice) => notice.text)} />}
+          {made.plan && <Notices notices={made.plan.notices} />}
           <Button
             variant="contained"
-            disabled={!made.formulation || begin.isPending}
+            disabled={!made.formulation || made.plan.notices.some(({ blocks }) => blocks) || begin.isPending}
             onClick={() => void start()}
           >
             Begin this batch
@@ -201,12 +213,11 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
         <Box sx={{ display: { xs: 'none', md: 'block' }, pt: 4 }}>
           <Hank
             form="twisted"
-            hex={made.plan?.goods[0]?.dyedHex ?? '#bbbbbb'}
+            {...(made.plan?.goods[0]?.looks.at(-1) && { look: made.plan.goods[0].looks.at(-1) })}
             seed={batch.id}
             label={`Hank of ${batch.name} on the new base, an estimate`}
             width={120}
             height={220}
-            unevenness={0.25}
           />
         </Box>
         <Box sx={{ overflowX: 'auto' }}>
@@ -224,18 +235,10 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
                   <TableRow key={line.label}>
                     <TableCell>{line.label}</TableCell>
                     <TableCell align="right">
-                      {line.before ? (
-                        <FigureText figure={line.before} name={`${line.label}, then`} />
-                      ) : (
-                        'none'
-                      )}
+                      <ComparedValue value={line.before} name={`${line.label}, then`} />
                     </TableCell>
                     <TableCell align="right">
-                      {line.after ? (
-                        <FigureText figure={line.after} name={`${line.label}, now`} px={18} />
-                      ) : (
-                        'none'
-                      )}
+                      <ComparedValue value={line.after} name={`${line.label}, now`} px={18} />
                     </TableCell>
                   </TableRow>
                 ))}
@@ -250,4 +253,10 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
 /** The shelf's own things, and those an old record refers to that are no longer there. */
 function merge<T extends { id: string }>(shelf: readonly T[], old: readonly T[]): T[] {
   return [...shelf, ...old.filter((thing) => !shelf.some((known) => known.id === thing.id))];
+}
+
+/** The dyes of every pass, each once: a jar is chosen for the dye, wherever it is poured. */
+function eachDyeOnce({ passes }: Recipe): DyeLine[] {
+  const lines = passes.flatMap((pass) => pass.dyes);
+  return lines.filter((line, i) => lines.findIndex((other) => other.dyeId === line.dyeId) === i);
 }

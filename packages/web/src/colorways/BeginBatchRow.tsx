@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -25,8 +24,9 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const { colorway } = draft;
   const running = useRunning().data ?? [];
   const pots = shelf.pots.filter((pot) => !pot.retired);
-  const [chosen, setChosen] = useState<string>();
-  const potId = chosen ?? freePot(pots, running)?.id ?? '';
+  const free = freePot(pots, running);
+  const potId = colorway.recipe.potId ?? free?.id ?? '';
+  const stops = plan.notices.some((notice) => notice.blocks);
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const { enqueueSnackbar } = useSnackbar();
@@ -57,23 +57,25 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
     >
       <Choice
         label="Pot"
-        value={potId}
+        value={colorway.recipe.potId ?? ''}
         options={[
+          { value: '', label: free ? `first free: ${free.name}` : 'no pot named' },
           ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
-          { value: '', label: 'no pot named' },
         ]}
-        onChange={setChosen}
+        onChange={(id) => draft.changeRecipe({ potId: id === '' ? null : id })}
       />
       <Button
         variant={draft.changed ? 'outlined' : 'contained'}
-        disabled={draft.changed || begin.isPending}
+        disabled={draft.changed || stops || begin.isPending}
         onClick={() => void start()}
       >
-        {draft.changed
-          ? isNew
-            ? 'Save it, then dye it'
-            : 'Save the change, then dye it'
-          : 'Begin this batch'}
+        {stops
+          ? 'Something here cannot be done, see ✕'
+          : draft.changed
+            ? isNew
+              ? 'Save it, then dye it'
+              : 'Save the change, then dye it'
+            : 'Begin this batch'}
       </Button>
       <Typography variant="body2" component="div" sx={{ gridColumn: '1 / -1' }}>
         <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the

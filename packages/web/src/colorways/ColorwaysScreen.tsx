@@ -69,7 +69,7 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
     () => planFormulation(formulate(colorway.name, colorway.recipe, shelf)),
     [colorway, shelf],
   );
-  const hex = plan.goods[0]?.dyedHex ?? '#efe9dc';
+  const look = plan.goods[0]?.looks.at(-1);
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
       <ButtonBase
@@ -80,12 +80,11 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
         <Box sx={{ bgcolor: 'booth', p: 0.5 }}>
           <Hank
             form="twisted"
-            hex={hex}
+            {...(look && { look })}
             seed={`${colorway.id}-${colorway.version}`}
             label={`Hank of ${colorway.name}`}
             width={56}
             height={92}
-            unevenness={0.25}
           />
         </Box>
         <Box sx={{ minWidth: 0 }}>
@@ -93,8 +92,9 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
             {colorway.name}
           </Typography>
           <Typography variant="body2">
-            {plan.passes[0] && formatAmount(plan.passes[0].dos.value, '%')} ·{' '}
-            {plan.passes[0]?.pours.map((pour) => pour.dyeName).join(', ')}
+            {formatAmount(plan.totals.dos.value, '%')}
+            {plan.passes.length > 1 && ` in ${plan.passes.length} passes`} ·{' '}
+            {[...new Set(plan.passes.flatMap((pass) => pass.pours.map((pour) => pour.dyeName)))].join(', ')}
           </Typography>
           <Typography variant="body2" color="text.secondary">
             {plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')} · version{' '}

@@ -1,12 +1,14 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Stack from '@mui/material/Stack';
+import Typography from '@mui/material/Typography';
 import {
-  formulate,
+  jarFor,
   newGoodsLine,
-  planFormulation,
   type Colorway,
   type ColorwayOnList,
+  type Notice,
   type ShelfResponse,
 } from '@ythrion/core';
 import { CautionList } from '../parts/CautionList';
@@ -16,12 +18,20 @@ import { Notices } from '../parts/Notices';
 import { SetFields } from '../parts/SetFields';
 import { SetResult } from '../parts/SetResult';
 import { Totals } from '../parts/Totals';
-import { YarnStage } from '../parts/YarnStage';
+import { YarnStage, type StageRow } from '../parts/YarnStage';
+import { AddPass } from './AddPass';
 import { BeginBatchRow } from './BeginBatchRow';
-import { FormulationHead } from './FormulationHead';
+import { FormulationHead, type Panel } from './FormulationHead';
 import { goodsRows } from './goodsRows';
-import { PassStage } from './PassStage';
+import { PassList } from './PassList';
 import { useDraft, type Draft } from './useDraft';
+import { usePassActions } from './usePassActions';
+import { usePlan } from './usePlan';
+
+const HeatChart = lazy(async () => ({ default: (await import('./HeatChart')).HeatChart }));
+const CompareVersions = lazy(async () => ({ default: (await import('./CompareVersions')).CompareVersions }));
+const ResizeControl = lazy(async () => ({ default: (await import('./ResizeControl')).ResizeControl }));
+const OldNoteForm = lazy(async () => ({ default: (await import('./OldNoteForm')).OldNoteForm }));
 
 export interface FormulationProps {
   saved: Colorway;
@@ -34,63 +44,148 @@ export interface FormulationProps {
 export function Formulation({ saved, isNew, shelf, versions }: FormulationProps) {
   const draft = useDraft(saved, isNew);
   const { colorway } = draft;
-  const plan = useMemo(
-    () => planFormulation(formulate(colorway.name, colorway.recipe, shelf), shelf.stockLeft),
-    [colorway, shelf],
-  );
-  const said = (about: string): string[] =>
-    plan.notices.filter((notice) => notice.about === about).map((notice) => notice.text);
+  const { recipe } = colorway;
+  const { plan, formulation, problem } = usePlan(colorway, shelf);
+  const [panel, setPanel] = useState<Panel | null>(null);
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const [heat, setHeat] = useState(false);
+  const [adding, setAdding] = useState(false);
+  const toggle = (id: string): void =>
+    setOpened((before) => {
+      const next = new Set(before);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  const actions = usePassActions(draft, shelf, toggle);
+  useUndoKeys(draft);
   const seed = `${colorway.id}-${colorway.version}`;
+  if (!plan || !formulation)
+    return (
+      <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
+        <Typography role="alert">✕ {problem}</Typography>
+        <Button variant="contained" onClick={() => draft.takeUp(saved)}>
+          Put the saved version back
+        </Button>
+      </Stack>
+    );
   const [first] = plan.goods;
+  const said = (about: Notice['about']): Notice[] =>
+    plan.notices.filter((notice) => notice.about === about && notice.passId === null);
+  const close = (): void => setPanel(null);
   return (
     <Box sx={{ pb: 3 }}>
-      <FormulationHead draft={draft} isNew={isNew} versions={versions} />
+      <FormulationHead
+        draft={draft}
+        isNew={isNew}
+        versions={versions}
+        plan={plan}
+        panel={panel}
+        onPanel={(next) => setPanel(next === panel ? null : next)}
+      />
       <Totals plan={plan} currency={shelf.studio.currency} />
+      {problem !== null && (
+        <Typography role="alert" sx={{ px: 2, py: 0.75, fontWeight: 600, borderBottom: 1 }}>
+          ✕ {problem} The figures below are those from before.
+        </Typography>
+      )}
+      <Suspense>
+        {panel === 'size' && <ResizeControl draft={draft} plan={plan} shelf={shelf} onDone={close} />}
+        {panel === 'compare' && <CompareVersions versions={versions} plan={plan} shelf={shelf} />}
+        {panel === 'note' && (
+          <Box sx={{ px: { xs: 1.5, sm: 2 }, py: 1 }}>
+            <OldNoteForm
+              shelf={shelf}
+              onUse={(dyeId, percent) => {
+                const last = recipe.passes.at(-1);
+                if (last)
+                  draft.changePass(last.id, {
+                    dyes: [
+                      ...last.dyes,
+                      {
+                        id: newId(),
+                        dyeId,
+                        entry: { school: 'depth', percent },
+                        stockId: jarFor(shelf, dyeId),
+                        sectionId: null,
+                      },
+                    ],
+                  });
+                close();
+              }}
+            />
+          </Box>
+        )}
+      </Suspense>
       <YarnStage
         title="Goods"
         end="top"
         action={<AddGoods draft={draft} shelf={shelf} />}
         yarn={
           <Hank
-            hex={first?.undyedHex ?? '#efe9dc'}
+            {...(first?.looks[0] && { look: first.looks[0] })}
             seed={`${seed}-undyed`}
-            label="The undyed goods"
+            label="The goods before the first pass"
             width={100}
-            height={84}
+            height={80}
           />
         }
         rows={[...goodsRows({ draft, plan, shelf }), ...noticeRow('goods-notices', said('goods'))]}
       />
-      <PassStage
+      <PassList
         draft={draft}
         plan={plan}
+        formulation={formulation}
         shelf={shelf}
-        notices={[...said('pass'), ...said('acid')]}
         seed={seed}
+        isOpen={(id) => recipe.passes.length === 1 || opened.has(id)}
+        onFold={toggle}
+        actions={actions}
       />
+      {adding && (
+        <AddPass
+          shelf={shelf}
+          count={recipe.passes.length}
+          actions={actions}
+          onDone={() => setAdding(false)}
+        />
+      )}
       <YarnStage
         title="Set"
+        action={
+          <>
+            <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
+              Add a pass
+            </Button>
+            <Button aria-expanded={heat} onClick={() => setHeat(!heat)}>
+              Heat chart
+            </Button>
+          </>
+        }
         rows={[
           {
             key: 'set',
-            left: <SetFields set={colorway.recipe.set} onChange={(set) => draft.changeRecipe({ set })} />,
+            left: <SetFields set={recipe.set} onChange={(set) => draft.changeRecipe({ set })} />,
             right: <SetResult plan={plan} />,
           },
           ...noticeRow('set-notices', said('set')),
         ]}
       />
+      {heat && (
+        <Suspense>
+          <HeatChart plan={plan} place={formulation.place} />
+        </Suspense>
+      )}
       <YarnStage
         title="Finished"
         end="bottom"
         yarn={
           <Hank
             form="twisted"
-            hex={first?.dyedHex ?? '#efe9dc'}
+            {...(first?.looks.at(-1) && { look: first.looks.at(-1) })}
             seed={seed}
             label={`The finished hank of ${colorway.name}, an estimate`}
             width={84}
-            height={112}
-            unevenness={0.25}
+            height={104}
           />
         }
         rows={[
@@ -103,6 +198,22 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
       />
     </Box>
   );
+}
+
+/** Undo and redo by the keys everybody knows, over every field of the screen. */
+function useUndoKeys({ undo, redo }: Draft): void {
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent): void => {
+      if (!(event.ctrlKey || event.metaKey) || event.altKey) return;
+      const key = event.key.toLowerCase();
+      const work = key === 'z' ? (event.shiftKey ? redo : undo) : key === 'y' ? redo : null;
+      if (!work) return;
+      event.preventDefault();
+      work();
+    };
+    window.addEventListener('keydown', pressed);
+    return () => window.removeEventListener('keydown', pressed);
+  }, [undo, redo]);
 }
 
 /** Another line of goods in the same pot. */
@@ -120,5 +231,5 @@ function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
   );
 }
 
-const noticeRow = (key: string, texts: string[]) =>
-  texts.length === 0 ? [] : [{ key, left: null, right: <Notices texts={texts} /> }];
+const noticeRow = (key: string, notices: Notice[]): StageRow[] =>
+  notices.length === 0 ? [] : [{ key, left: null, right: <Notices notices={notices} /> }];

@@ -1,10 +1,13 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
-import { colorwaySchema, dayOf, type Colorway, type ColorwayOnList } from '@ythrion/core';
+import { colorwaySchema, dayOf, type Colorway, type ColorwayOnList, type Plan } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../api/queries';
 import { Choice } from '../parts/Choice';
@@ -14,10 +17,16 @@ export interface FormulationHeadProps {
   draft: Draft;
   isNew: boolean;
   versions: readonly ColorwayOnList[];
+  plan: Plan;
+  panel: Panel | null;
+  onPanel: (panel: Panel) => void;
 }
 
+/** What can be opened under the head: another size or depth, another version beside it, an old note. */
+export type Panel = 'size' | 'compare' | 'note';
+
 /** The name and version of a colorway, and saving it: a saved version never changes, a change makes the next one. */
-export function FormulationHead({ draft, isNew, versions }: FormulationHeadProps) {
+export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }: FormulationHeadProps) {
   const { colorway } = draft;
   const save = useSaveColorway();
   const navigate = useNavigate();
@@ -96,6 +105,7 @@ export function FormulationHead({ draft, isNew, versions }: FormulationHeadProps
           />
         </Box>
       )}
+      <HeadBar draft={draft} plan={plan} panel={panel} onPanel={onPanel} versions={versions} />
       {draft.changed && !isNew && newest && (
         <Button onClick={() => openVersion(String(newest.version))}>Put back</Button>
       )}
@@ -117,5 +127,63 @@ export function FormulationHead({ draft, isNew, versions }: FormulationHeadProps
         </Typography>
       )}
     </Box>
+  );
+}
+
+interface HeadBarProps {
+  draft: Draft;
+  plan: Plan;
+  panel: Panel | null;
+  onPanel: (panel: Panel) => void;
+  versions: readonly ColorwayOnList[];
+}
+
+/** Undo and redo at hand, the rarer tools one tap further. */
+function HeadBar({ draft, plan, panel, onPanel, versions }: HeadBarProps) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const { enqueueSnackbar } = useSnackbar();
+  const choose = (work: () => void) => (): void => {
+    setAnchor(null);
+    work();
+  };
+  const sheet = async (): Promise<void> => {
+    try {
+      const { printRunSheet } = await import('./printRunSheet');
+      await printRunSheet(plan, draft.colorway);
+    } catch {
+      enqueueSnackbar('The run sheet could not be made. Nothing was changed.');
+    }
+  };
+  const tools: [string, () => void][] = [
+    ['Size and depth', () => onPanel('size')],
+    ...(versions.length > 0
+      ? ([['Compare versions', () => onPanel('compare')]] as [string, () => void][])
+      : []),
+    ['Old note', () => onPanel('note')],
+    ['Run sheet, PDF', () => void sheet()],
+  ];
+  return (
+    <>
+      <Button disabled={!draft.undo} onClick={() => draft.undo?.()} sx={{ minWidth: 0, px: 1 }}>
+        Undo
+      </Button>
+      <Button disabled={!draft.redo} onClick={() => draft.redo?.()} sx={{ minWidth: 0, px: 1 }}>
+        Redo
+      </Button>
+      <Button
+        aria-haspopup="menu"
+        aria-expanded={panel !== null}
+        onClick={(event) => (panel === null ? setAnchor(event.currentTarget) : onPanel(panel))}
+      >
+        {panel === null ? 'Tools' : 'Close'}
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {tools.map(([word, work]) => (
+          <MenuItem key={word} onClick={choose(work)} sx={{ minHeight: 44 }}>
+            {word}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
   );
 }

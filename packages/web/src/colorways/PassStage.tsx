@@ -1,263 +1,262 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
 import {
-  formatAmount,
-  jarFor,
-  jarWords,
+  methodFacts,
   newDyeLine,
   QUICK_ACIDS,
-  type AcidBasis,
-  type DyeLine,
+  sectionsOf,
+  type AcidDose,
+  type Formulation,
   type Pass,
   type Plan,
   type ShelfResponse,
-  type Water,
 } from '@ythrion/core';
-import { AcidFields } from '../parts/AcidFields';
-import { AcidResult } from '../parts/AcidResult';
-import { Choice } from '../parts/Choice';
-import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
-import { LadderStrip } from '../parts/LadderStrip';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
-import { PourResult } from '../parts/PourResult';
-import { QuantityField } from '../parts/QuantityField';
-import { YarnStage, type StageRow } from '../parts/YarnStage';
+import { YarnStage } from '../parts/YarnStage';
+import { FromColor } from './FromColor';
+import { FoldedPours, passRows } from './passRows';
+import type { PassActions } from './usePassActions';
 import type { Draft } from './useDraft';
 
 export interface PassStageProps {
   draft: Draft;
+  pass: Pass;
+  index: number;
   plan: Plan;
+  formulation: Formulation;
   shelf: ShelfResponse;
-  notices: string[];
   seed: string;
+  open: boolean;
+  onFold: () => void;
+  actions: PassActions;
 }
 
-/** The pass: dyes, water and acid on the left; pours, water to run and acid to add on the right. */
-export function PassStage({ draft, plan, shelf, notices, seed }: PassStageProps) {
-  const { recipe, asWritten } = draft.colorway;
-  const pass = recipe.passes[0];
-  const planned = plan.passes[0];
-  if (!pass || !planned) return null;
-  const change = (changes: Partial<Pass>, written: Record<string, string> = {}): void =>
-    draft.changeRecipe({ passes: [{ ...pass, ...changes }] }, written);
-  const setDye = (index: number, changes: Partial<DyeLine>, written: Record<string, string> = {}): void =>
-    change({ dyes: pass.dyes.map((line, i) => (i === index ? { ...line, ...changes } : line)) }, written);
-  const restate = (basis: AcidBasis): number => {
-    const acid = planned.acid;
-    if (!acid) return pass.acid?.value ?? 0;
-    return Number(
-      (basis === 'gPerL'
-        ? acid.gPerL
-        : basis === 'percentOfGoods'
-          ? acid.percentOfGoods
-          : acid.amount
-      ).value.toPrecision(6),
-    );
-  };
-  const acidPath = `passes.${pass.id}.acid`;
-  const rows: StageRow[] = [
-    ...pass.dyes.map((line, i): StageRow => ({
-      key: line.id,
-      left: (
-        <DyeFields
-          line={line}
-          shelf={shelf}
-          written={asWritten[`dyes.${line.id}.dosPercent`]}
-          onChange={(changes, written) => setDye(i, changes, written)}
-          onRemove={
-            pass.dyes.length > 1 ? () => change({ dyes: pass.dyes.filter((_, j) => j !== i) }) : undefined
-          }
-        />
-      ),
-      right: planned.pours[i] ? <PourResult pour={planned.pours[i]} /> : null,
-    })),
-    {
-      key: 'water',
-      left: (
-        <WaterFields
-          water={pass.water}
-          bathMl={planned.bath.value}
-          ratio={planned.liquorRatio.value}
-          onChange={(water) => change({ water })}
-        />
-      ),
-      right: (
-        <Typography variant="body2" component="div">
-          <FigureText figure={planned.water} name="Water to run" px={20} /> water, for a bath of{' '}
-          <FigureText figure={planned.bath} name="Bath" />,{' '}
-          <FigureText figure={planned.liquorRatio} name="Liquor ratio" />
-        </Typography>
-      ),
-    },
-    {
-      key: 'acid',
-      left: (
-        <AcidFields
-          dose={pass.acid}
-          written={asWritten[acidPath]}
-          restate={restate}
-          fallback={QUICK_ACIDS.vinegar}
-          onChange={(acid, written) => change({ acid }, { [acidPath]: written })}
-        />
-      ),
-      right: <AcidResult acid={planned.acid} />,
-    },
-    ...(notices.length > 0 ? [{ key: 'notices', left: null, right: <Notices texts={notices} /> }] : []),
-  ];
-  return (
-    <YarnStage
-      title="Pass 1, immersion"
-      action={
-        <Button
-          onClick={() =>
-            change({
-              dyes: [
-                ...pass.dyes,
-                newDyeLine(
-                  newId(),
-                  shelf,
-                  pass.dyes.map((dye) => dye.dyeId),
-                ),
-              ],
-            })
-          }
-        >
-          Add a dye
-        </Button>
-      }
-      summary={`${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}, ${formatAmount(planned.dos.value, '%')}`}
-      yarn={
-        <Hank
-          hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
-          seed={seed}
-          label="The goods after this pass, an estimate"
-          width={124}
-          height={150}
-          unevenness={0.25}
-        />
-      }
-      rows={rows}
-    />
-  );
-}
-
-interface DyeFieldsProps {
-  line: DyeLine;
-  shelf: ShelfResponse;
-  written?: string | undefined;
-  onChange: (changes: Partial<DyeLine>, written?: Record<string, string>) => void;
-  onRemove?: (() => void) | undefined;
-}
-
-function DyeFields({ line, shelf, written, onChange, onRemove }: DyeFieldsProps) {
-  const dye = shelf.dyes.find((candidate) => candidate.id === line.dyeId);
-  const dyes = shelf.dyes
-    .filter((candidate) => !candidate.retired || candidate.id === line.dyeId)
-    .map((candidate) => ({ value: candidate.id, label: `${candidate.name} ${candidate.code}`.trim() }));
-  const jars = shelf.stocks.filter(
-    (stock) => stock.dyeId === line.dyeId && (!stock.retired || stock.id === line.stockId),
-  );
-  const from = [
-    ...jars.map((stock) => ({
-      value: stock.id,
-      label: `${jarWords(stock)}, ${formatAmount(shelf.stockLeft[stock.id] ?? 0, 'mL')} left`,
-    })),
-    { value: '', label: 'powder, weighed' },
-  ];
+/** A pass on the yarn's way: open with all that is decided, or folded to one sentence; dragged by its handle. */
+export function PassStage(props: PassStageProps) {
+  const { draft, pass, index, plan, formulation, shelf, seed, open, onFold } = props;
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
+    id: pass.id,
+  });
+  const [fromColor, setFromColor] = useState(false);
+  const planned = plan.passes.find((candidate) => candidate.id === pass.id);
+  if (!planned) return null;
+  const many = draft.colorway.recipe.passes.length > 1;
+  const look = plan.goods[0]?.looks[index + 1];
+  const title = `Pass ${index + 1}, ${planned.title}`;
+  const blocking = plan.notices.filter((notice) => notice.passId === pass.id && notice.blocks);
   return (
     <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        alignItems: 'start',
-        gridTemplateColumns: { xs: '1fr 1fr', lg: '62px 1.25fr 0.75fr 1.5fr 44px' },
-      }}
+      ref={setNodeRef}
+      sx={{ transform: CSS.Translate.toString(transform), transition, bgcolor: 'background.default' }}
     >
-      <Box sx={{ display: { xs: 'none', lg: 'block' }, pt: 0.75 }}>
-        {dye && (
-          <LadderStrip
-            swatchHex={dye.swatchHex}
-            swatchDosPercent={dye.swatchDosPercent}
-            width={62}
-            height={30}
+      <YarnStage
+        title={title}
+        lead={
+          many && (
+            <Button
+              ref={setActivatorNodeRef}
+              {...attributes}
+              {...listeners}
+              aria-label={`Move ${title}`}
+              sx={{ minWidth: 40, px: 0, cursor: 'grab', touchAction: 'none', my: '-6px' }}
+            >
+              ↕
+            </Button>
+          )
+        }
+        summary={open ? `${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}` : null}
+        action={
+          <PassBar
+            {...props}
+            title={title}
+            many={many}
+            onFromColor={() => setFromColor(!fromColor)}
+            fromColor={fromColor}
           />
-        )}
-      </Box>
-      <Choice
-        label="Dye"
-        value={line.dyeId}
-        options={dyes}
-        onChange={(dyeId) => onChange({ dyeId, stockId: jarFor(shelf, dyeId) })}
+        }
+        yarn={
+          <Hank
+            {...(look && { look })}
+            seed={`${seed}-${pass.id}`}
+            label={`The goods after pass ${index + 1}, an estimate`}
+            width={open ? 124 : 92}
+            height={open ? 150 : 92}
+          />
+        }
+        rows={
+          open
+            ? [
+                ...(fromColor
+                  ? [
+                      {
+                        key: 'from color',
+                        left: (
+                          <FromColor
+                            draft={draft}
+                            pass={pass}
+                            shelf={shelf}
+                            onDone={() => setFromColor(false)}
+                          />
+                        ),
+                        right: null,
+                      },
+                    ]
+                  : []),
+                ...passRows({ draft, pass, planned, plan, formulation, shelf, index }),
+              ]
+            : [
+                {
+                  key: 'folded',
+                  left: (
+                    <Button
+                      onClick={onFold}
+                      aria-label={`Open ${title}`}
+                      sx={{ justifyContent: 'flex-start', textAlign: 'left', fontWeight: 400, px: 0.5 }}
+                    >
+                      {planned.sentence}
+                    </Button>
+                  ),
+                  right: (
+                    <>
+                      <FoldedPours planned={planned} />
+                      <Notices notices={blocking} />
+                    </>
+                  ),
+                },
+              ]
+        }
       />
-      <QuantityField
-        label="Depth"
-        kind="dos"
-        value={line.dosPercent}
-        written={written}
-        onChange={(dosPercent, as) => onChange({ dosPercent }, { [`dyes.${line.id}.dosPercent`]: as })}
-      />
-      <Choice
-        label="From"
-        value={line.stockId ?? ''}
-        options={from}
-        onChange={(stockId) => onChange({ stockId: stockId === '' ? null : stockId })}
-      />
-      {onRemove && (
-        <Button
-          aria-label={`Leave out ${dye?.name ?? 'this dye'}`}
-          onClick={onRemove}
-          sx={{ minWidth: 44, px: 0 }}
-        >
-          ✕
-        </Button>
-      )}
     </Box>
   );
 }
 
-interface WaterFieldsProps {
-  water: Water;
-  bathMl: number;
-  ratio: number;
-  onChange: (water: Water) => void;
+interface PassBarProps extends PassStageProps {
+  title: string;
+  many: boolean;
+  fromColor: boolean;
+  onFromColor: () => void;
 }
 
-function WaterFields({ water, bathMl, ratio, onChange }: WaterFieldsProps) {
-  const byRatio = water.basis === 'ratio';
+/** What can be done with a pass: the usual additions in one tap, the rest one tap further. */
+function PassBar(props: PassBarProps) {
+  const { draft, pass, index, shelf, open, onFold, actions, title, many, fromColor, onFromColor } = props;
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const close = (work: () => void) => (): void => {
+    setAnchor(null);
+    work();
+  };
+  const last = draft.colorway.recipe.passes.length - 1;
+  const sections = sectionsOf(pass.method);
+  const addDye = (): void =>
+    draft.changePass(pass.id, {
+      dyes: [
+        ...pass.dyes,
+        newDyeLine(
+          newId(),
+          shelf,
+          pass.dyes.map((dye) => dye.dyeId),
+          sections[0]?.id ?? null,
+        ),
+      ],
+    });
+  const addSection = (): void => {
+    const used = sections.reduce((sum, section) => sum + section.sharePercent, 0);
+    const id = newId();
+    const room = Math.max(0, 100 - used);
+    const share = room > 1 ? room : 100 / (sections.length + 1);
+    const shrink = room > 1 ? 1 : (100 - share) / used;
+    const next = [
+      ...sections.map((section) => ({
+        ...section,
+        sharePercent: Number((section.sharePercent * shrink).toFixed(2)),
+      })),
+      {
+        id,
+        name: `Section ${String.fromCharCode(65 + sections.length)}`,
+        sharePercent: Number(share.toFixed(2)),
+      },
+    ];
+    draft.changePass(pass.id, {
+      method: { ...pass.method, sections: next } as Pass['method'],
+      dyes: [
+        ...pass.dyes,
+        newDyeLine(
+          newId(),
+          shelf,
+          pass.dyes.map((dye) => dye.dyeId),
+          id,
+        ),
+      ],
+    });
+  };
+  const addAcid = (): void =>
+    draft.changePass(pass.id, {
+      acids: [
+        ...pass.acids,
+        { ...(pass.acids.at(-1) ?? QUICK_ACIDS.vinegar), when: 'last' } satisfies AcidDose,
+      ],
+    });
+  const item = (word: string, work: () => void, off = false) => (
+    <MenuItem key={word} onClick={close(work)} disabled={off} sx={{ minHeight: 44 }}>
+      {word}
+    </MenuItem>
+  );
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        gridTemplateColumns: '1fr 1fr',
-        alignItems: 'start',
-      }}
-    >
-      <QuantityField
-        key={water.basis}
-        label={byRatio ? 'Liquor ratio' : 'Bath'}
-        kind={byRatio ? 'liquorRatio' : 'volume'}
-        value={water.value}
-        onChange={(value) => onChange({ ...water, value })}
-      />
-      <Choice
-        label="Water by"
-        value={water.basis}
-        options={[
-          { value: 'ratio', label: 'liquor ratio' },
-          { value: 'volume', label: 'volume of bath' },
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
+      {open && sections.length === 0 && <Button onClick={addDye}>Add a dye</Button>}
+      {open && sections.length > 0 && sections.length < 12 && (
+        <Button onClick={addSection}>Add a section</Button>
+      )}
+      {open && pass.heat === null && methodFacts(pass.method.kind).hot && (
+        <Button
+          onClick={() =>
+            draft.changePass(pass.id, { heat: { rampCPerMin: 1.5, temperatureC: 85, minutes: 20 } })
+          }
+        >
+          Lead it hot
+        </Button>
+      )}
+      {many && (
+        <Button aria-expanded={open} onClick={onFold}>
+          {open ? 'Fold' : 'Open'}
+        </Button>
+      )}
+      <Button
+        aria-haspopup="menu"
+        aria-label={`More for ${title}`}
+        onClick={(event) => setAnchor(event.currentTarget)}
+      >
+        More
+      </Button>
+      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
+        {[
+          ...(open
+            ? [
+                item(
+                  pass.acids.length === 0 ? 'Add acid' : 'Add another acid dose',
+                  addAcid,
+                  pass.acids.length >= 6,
+                ),
+                item(pass.topUpMl > 0 ? 'No top-up' : 'Top up water, with its acid', () =>
+                  draft.changePass(pass.id, { topUpMl: pass.topUpMl > 0 ? 0 : 500 }),
+                ),
+                item(fromColor ? 'Close print values' : 'From print values or a screen color', onFromColor),
+              ]
+            : []),
+          item('Move up', () => actions.move(index, index - 1), index === 0),
+          item('Move down', () => actions.move(index, index + 1), index === last),
+          item('Duplicate', () => actions.duplicate(pass), last >= 11),
+          item('Keep as a pattern', () => actions.keepPattern(pass)),
+          item('Leave this pass out', () => actions.remove(pass), !many),
         ]}
-        onChange={(basis) =>
-          onChange(
-            basis === 'ratio'
-              ? { basis, value: Number(ratio.toPrecision(6)) }
-              : { basis, value: Number(bathMl.toPrecision(6)) },
-          )
-        }
-      />
+      </Menu>
     </Box>
   );
 }

@@ -21,6 +21,7 @@ const TIMES: { value: AcidTime; label: string }[] = [
   { value: 'start', label: 'at start' },
   { value: 'warm', label: 'when warm' },
   { value: 'last', label: 'last' },
+  { value: 'with powder', label: 'with powder' },
 ];
 
 const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string }[] => [

@@ -1,18 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { CAUTIONS, type CautionName } from '@ythrion/core';
-
-const WORDS: Record<CautionName, string> = {
-  powder: 'open powder',
-  acid: 'acid',
-  scald: 'scalding water',
-  steam: 'steam',
-  oven: 'oven',
-  microwave: 'microwave',
-  unattended: 'heat',
-  hotWool: 'hot wool',
-  disposal: 'the spent bath',
-};
+import { CAUTION_WORDS, CAUTIONS, type CautionName } from '@ythrion/core';
 
 /** The cautions of a recipe, named in one line and told in full when opened. */
 export function CautionList({ names }: { names: readonly CautionName[] }) {
@@ -21,7 +9,7 @@ export function CautionList({ names }: { names: readonly CautionName[] }) {
     <Box component="details" sx={{ border: 1, borderColor: 'divider', px: 1.5 }}>
       <Box component="summary" sx={{ minHeight: 44, alignContent: 'center', cursor: 'pointer' }}>
         <Typography component="span" variant="body2">
-          <strong>Mind:</strong> {names.map((name) => WORDS[name]).join(', ')}
+          <strong>Mind:</strong> {names.map((name) => CAUTION_WORDS[name]).join(', ')}
         </Typography>
       </Box>
       {names.map((name) => (

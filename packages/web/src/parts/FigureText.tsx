@@ -11,10 +11,12 @@ export interface FigureTextProps {
   /** What the figure is, for the reader of the Why. */
   name: string;
   px?: number;
+  /** Leaves the “about” of an estimate out, where the words around it say so already, such as ±. */
+  bare?: boolean;
 }
 
 /** A figure on the screen. Pressed, it shows its arithmetic, how sure it is and where it comes from. */
-export function FigureText({ figure, name, px = 15 }: FigureTextProps) {
+export function FigureText({ figure, name, px = 15, bare = false }: FigureTextProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -32,7 +34,7 @@ export function FigureText({ figure, name, px = 15 }: FigureTextProps) {
           '&::after': { content: '""', position: 'absolute', inset: '-10px -4px' },
         }}
       >
-        {figure.sureness === 'estimate' && (
+        {figure.sureness === 'estimate' && !bare && (
           <Typography component="span" variant="caption" color="text.secondary" sx={{ mr: 0.5 }}>
             about
           </Typography>

@@ -1,9 +1,12 @@
 import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
+import { plainLook, type YarnLook } from '@ythrion/core';
 import { drawHank, type HankForm } from './drawHank';
 
 export interface HankProps {
-  hex: string;
+  /** One color all over; for more than that, give the look. */
+  hex?: string;
+  look?: YarnLook;
   seed: string;
   /** What the picture shows, for those who cannot see it. */
   label: string;
@@ -14,7 +17,16 @@ export interface HankProps {
 }
 
 /** Yarn, drawn strand by strand. */
-export function Hank({ hex, seed, label, form = 'open', width, height, unevenness = 0.15 }: HankProps) {
+export function Hank({
+  hex = '#efe9dc',
+  look,
+  seed,
+  label,
+  form = 'open',
+  width,
+  height,
+  unevenness = 0.15,
+}: HankProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const pen = canvas.current?.getContext('2d');
@@ -23,8 +35,8 @@ export function Hank({ hex, seed, label, form = 'open', width, height, unevennes
     canvas.current.width = width * scale;
     canvas.current.height = height * scale;
     pen.setTransform(scale, 0, 0, scale, 0, 0);
-    drawHank(pen, width, height, { hex, seed, form, unevenness });
-  }, [hex, seed, form, width, height, unevenness]);
+    drawHank(pen, width, height, { look: look ?? { ...plainLook(hex), unevenness }, seed, form });
+  }, [hex, look, seed, form, width, height, unevenness]);
   return (
     <Box
       component="canvas"

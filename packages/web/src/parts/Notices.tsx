@@ -1,15 +1,26 @@
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import type { Notice } from '@ythrion/core';
 
-/** Things worth a second look: words and a mark, no color. */
-export function Notices({ texts }: { texts: readonly string[] }) {
-  if (texts.length === 0) return null;
+/** Things worth a second look: words and a mark, no color. What cannot be done like that says so. */
+export function Notices({ notices }: { notices: readonly Pick<Notice, 'text' | 'blocks' | 'jarId'>[] }) {
+  if (notices.length === 0) return null;
   return (
     <Stack component="ul" spacing={0.5} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-      {texts.map((text) => (
+      {notices.map(({ text, blocks, jarId }) => (
         <Typography component="li" variant="body2" key={text} sx={{ display: 'flex', gap: 0.75 }}>
-          <span aria-hidden>▲</span>
-          <span>{text}</span>
+          <span aria-hidden>{blocks ? '✕' : '▲'}</span>
+          <span>
+            {blocks && <strong>This cannot be done. </strong>}
+            {text}
+            {jarId !== undefined && (
+              <>
+                {' '}
+                <Link to={`/shelf/stocks/new?like=${jarId}`}>Make another jar</Link>
+              </>
+            )}
+          </span>
         </Typography>
       ))}
     </Stack>

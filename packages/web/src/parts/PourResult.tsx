@@ -1,26 +1,41 @@
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { PourLine } from '@ythrion/core';
+import { formatAmount, type PourLine } from '@ythrion/core';
 import { FigureText } from './FigureText';
 
-/** What one dye line comes to: the pour, large, and the dye in it. */
+/** What one dye line comes to: the pour, large, the dye in it, and under it how it is measured. */
 export function PourResult({ pour }: { pour: PourLine }) {
   return (
-    <Typography
-      component="div"
-      variant="body2"
-      sx={{ display: 'flex', gap: 1, alignItems: 'baseline', flexWrap: 'wrap' }}
-    >
+    <Typography component="div" variant="body2" sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
       <FigureText
         figure={pour.volume ?? pour.grams}
         name={pour.volume ? `Pour ${pour.dyeName}` : `Weigh ${pour.dyeName}`}
         px={24}
       />
-      <span>
+      <Box sx={{ minWidth: 0 }}>
         {pour.volume ? `of ${pour.strengthPercent} % ${pour.dyeName}` : `${pour.dyeName} powder`}
         {pour.volume && (
           <>
             {' '}
             · <FigureText figure={pour.grams} name={`Dye in the pour of ${pour.dyeName}`} /> dye
+          </>
+        )}
+        {pour.school !== 'depth' && (
+          <>
+            {' '}
+            · <FigureText figure={pour.dos} name={`Depth of ${pour.dyeName}`} />
+          </>
+        )}
+        {pour.doses > 1 && (
+          <>
+            {' '}
+            · {pour.doses} doses of <FigureText figure={pour.each} name={`One dose of ${pour.dyeName}`} />
+          </>
+        )}
+        {pour.cut && (
+          <>
+            {' '}
+            · cut with <FigureText figure={pour.cut} name={`Citric to cut ${pour.dyeName}`} /> citric
           </>
         )}
         {pour.dosOnDyeable && (
@@ -30,7 +45,41 @@ export function PourResult({ pour }: { pour: PourLine }) {
             dye
           </>
         )}
-      </span>
+        <HowMeasured pour={pour} />
+      </Box>
+    </Typography>
+  );
+}
+
+/** Which tool, what is read on it, and what that gives; or the working dilution a small pour asks for. */
+function HowMeasured({ pour: { measured, dilution, each, dyeName } }: { pour: PourLine }) {
+  if (dilution)
+    return (
+      <Typography variant="caption" component="div">
+        Too small to read: take{' '}
+        <FigureText figure={dilution.take} name={`Stock of ${dyeName} to dilute`} px={13} /> to{' '}
+        <FigureText figure={dilution.makeUp} name={`Dilution of ${dyeName}`} px={13} />, pour{' '}
+        <FigureText figure={dilution.pour} name={`Pour of diluted ${dyeName}`} px={15} />
+        {` with the ${dilution.pourWith}, `}
+        <FigureText figure={dilution.realDos} name={`Real depth of ${dyeName}`} px={13} /> ±
+        <FigureText figure={dilution.error} name={`Reading error of ${dyeName}`} px={13} bare />
+      </Typography>
+    );
+  if (!measured) return null;
+  const { reading } = measured;
+  const exact = formatAmount(reading.value, reading.unit) === formatAmount(each.value, each.unit);
+  return (
+    <Typography variant="caption" component="div" color="text.secondary">
+      {measured.toolName}
+      {measured.fills > 1 && `, ${measured.fills} fills`}
+      {!exact && (
+        <>
+          , read <FigureText figure={reading} name={`Reading for ${dyeName}`} px={13} /> ={' '}
+          <FigureText figure={measured.realDos} name={`Real depth of ${dyeName}`} px={13} />
+        </>
+      )}
+      , ±
+      <FigureText figure={measured.error} name={`Reading error of ${dyeName}`} px={13} bare />
     </Typography>
   );
 }

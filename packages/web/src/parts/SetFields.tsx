@@ -10,10 +10,22 @@ export interface SetFieldsProps {
   onChange: (set: HeatSet) => void;
 }
 
-/** How the dye is set: a way, a temperature, a hold, and the cooling in place. */
+/** How the dye is set: a way, a temperature, a hold, the cooling in place, and what that way needs besides. */
 export function SetFields({ set, onChange }: SetFieldsProps) {
+  const inPot = set.method === 'simmer';
+  const wrapped = set.method === 'steam' || set.method === 'oven' || set.method === 'microwave';
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', lg: '1.3fr 1fr 1fr 1fr' } }}>
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: {
+          xs: '1fr 1fr',
+          lg: `1.2fr 0.95fr 0.9fr 1fr${inPot || wrapped ? ' 0.95fr' : ''}`,
+        },
+        alignItems: 'start',
+      }}
+    >
       <Choice<SetMethod>
         label="Set by"
         value={set.method}
@@ -38,6 +50,34 @@ export function SetFields({ set, onChange }: SetFieldsProps) {
         value={set.coolMinutes}
         onChange={(coolMinutes) => onChange({ ...set, coolMinutes })}
       />
+      {inPot && (
+        <QuantityField
+          label="Rise"
+          kind="rampRate"
+          value={set.rampCPerMin}
+          onChange={(rampCPerMin) => onChange({ ...set, rampCPerMin })}
+        />
+      )}
+      {wrapped && (
+        <Choice
+          label="Wrap"
+          value={set.wrap}
+          options={[
+            { value: 'vented', label: 'vented' },
+            { value: 'none', label: 'none' },
+            { value: 'sealed', label: 'sealed' },
+          ]}
+          onChange={(wrap) => onChange({ ...set, wrap })}
+        />
+      )}
+      {set.method === 'steam' && (
+        <QuantityField
+          label="Thickness"
+          kind="length"
+          value={set.bundleCm}
+          onChange={(bundleCm) => onChange({ ...set, bundleCm })}
+        />
+      )}
     </Box>
   );
 }

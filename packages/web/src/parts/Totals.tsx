@@ -9,9 +9,13 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
   const parts: [string, Figure | null, string][] = [
     ['Goods', plan.wog, 'Weight of goods'],
     ['Dye', totals.dye, 'Dye in all'],
-    ['Depth', plan.passes[0]?.dos ?? null, 'Depth of shade in all'],
+    ['Depth', totals.dos, 'Depth of shade in all'],
     ['Water', totals.water, 'Water to run'],
-    [capital(plan.passes[0]?.acid?.label ?? 'acid'), totals.acid, 'Acid'],
+    ...totals.acids.map(({ label, amount }): [string, Figure, string] => [
+      capital(label),
+      amount,
+      `Acid in all, ${label}`,
+    ]),
     ['On heat', totals.onHeat, 'Time on heat'],
     ['Hands on', totals.handsOn, 'Hands-on time'],
     [`Dye cost ${currency}`, totals.cost, 'Cost of the dye'],
@@ -32,6 +36,10 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
         py: 0.75,
         borderBottom: 1,
         borderColor: 'divider',
+        position: 'sticky',
+        top: 0,
+        zIndex: 10,
+        bgcolor: 'background.default',
       }}
     >
       {parts.map(([word, figure, name]) =>

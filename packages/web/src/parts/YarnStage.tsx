@@ -11,6 +11,8 @@ export interface StageRow {
 
 export interface YarnStageProps {
   title: string;
+  /** Stands before the title: the handle of a stage that can be moved. */
+  lead?: ReactNode;
   /** One sentence beside the title. */
   summary?: ReactNode;
   /** What can be added to this stage, at the end of its title line. */
@@ -29,7 +31,7 @@ export const YARN_WIDTH = 132;
  * A stage of the yarn's way down the page: decisions on the left, what they come to on the right of the same row,
  * the yarn between. On a phone the line moves to the left edge and the right side comes under the left.
  */
-export function YarnStage({ title, summary, action, yarn, rows, end }: YarnStageProps) {
+export function YarnStage({ title, lead, summary, action, yarn, rows, end }: YarnStageProps) {
   return (
     <Box
       component="section"
@@ -58,6 +60,7 @@ export function YarnStage({ title, summary, action, yarn, rows, end }: YarnStage
           pt: 0.75,
         }}
       >
+        {lead}
         <Typography variant="h2">{title}</Typography>
         <Typography
           variant="body2"

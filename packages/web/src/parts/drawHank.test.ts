@@ -1,4 +1,5 @@
-import { drawHank, type HankLook } from './drawHank';
+import { plainLook, type YarnLook } from '@ythrion/core';
+import { drawHank, type HankForm } from './drawHank';
 
 interface Drawn {
   points: [number, number][];
@@ -14,7 +15,6 @@ function rememberingPen(): { pen: CanvasRenderingContext2D; drawn: Drawn } {
     beginPath: () => undefined,
     moveTo: (x: number, y: number) => drawn.points.push([x, y]),
     lineTo: (x: number, y: number) => drawn.points.push([x, y]),
-    bezierCurveTo: (...at: number[]) => drawn.points.push([at[4] ?? 0, at[5] ?? 0]),
     stroke: () => (drawn.strokes += 1),
     set strokeStyle(style: string) {
       drawn.styles.push(style);
@@ -23,9 +23,16 @@ function rememberingPen(): { pen: CanvasRenderingContext2D; drawn: Drawn } {
   return { pen: pen as unknown as CanvasRenderingContext2D, drawn };
 }
 
-function draw(look: Partial<HankLook>, width = 120, height = 160): Drawn {
+interface Wish {
+  form: HankForm;
+  hex?: string;
+  seed?: string;
+  look?: Partial<YarnLook>;
+}
+
+function draw({ form, hex = '#7a4a2c', seed = 'a', look = {} }: Wish, width = 120, height = 160): Drawn {
   const { pen, drawn } = rememberingPen();
-  drawHank(pen, width, height, { hex: '#7a4a2c', seed: 'a', form: 'open', unevenness: 0.3, ...look });
+  drawHank(pen, width, height, { seed, form, look: { ...plainLook(hex), unevenness: 0.3, ...look } });
   return drawn;
 }
 
@@ -46,16 +53,29 @@ describe.each(['open', 'twisted'] as const)('an %s hank', (form) => {
       [92, 128],
       [124, 150],
       [120, 220],
-    ] as const)
-      for (const [x, y] of draw({ form }, width, height).points) {
-        expect(x).toBeGreaterThanOrEqual(-2);
-        expect(x).toBeLessThanOrEqual(width + 2);
-        expect(y).toBeGreaterThanOrEqual(-2);
-        expect(y).toBeLessThanOrEqual(height + 2);
-      }
+    ] as const) {
+      const { points } = draw({ form }, width, height);
+      const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+      expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(-2);
+      expect(Math.max(...xs)).toBeLessThanOrEqual(width + 2);
+      expect(Math.max(...ys)).toBeLessThanOrEqual(height + 2);
+    }
   });
   test('uses only colors a screen can show', () => {
-    for (const style of draw({ form, hex: '#ffffff', unevenness: 1 }).styles)
-      expect(style).toMatch(/^#[0-9a-f]{6}$/);
+    const { styles } = draw({ form, hex: '#ffffff', look: { unevenness: 1 } });
+    expect(styles.filter((style) => !/^#[0-9a-f]{6}$/.test(style))).toEqual([]);
+  });
+  test('shows every section in its own color, and speckles on top', () => {
+    const bands = [
+      { share: 0.5, hex: '#ff0000' },
+      { share: 0.5, hex: '#0000ff' },
+    ];
+    const styles = draw({ form, look: { bands, speckles: [{ hex: '#00ff00', cover: 0.3 }] } }).styles;
+    const has = (channel: number): boolean =>
+      styles.some((style) => {
+        const rgb = [1, 3, 5].map((at) => Number.parseInt(style.slice(at, at + 2), 16));
+        return (rgb[channel] ?? 0) > 60 && rgb.every((value, i) => i === channel || value < 20);
+      });
+    expect([has(0), has(1), has(2)]).toEqual([true, true, true]);
   });
 });

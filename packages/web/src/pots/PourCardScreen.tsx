@@ -73,6 +73,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             now={now}
             shelf={shelf}
             recorder={recorder}
+            acknowledged={state.acknowledged}
           />
         ))}
       </Box>

@@ -7,7 +7,9 @@ import {
   clockTime,
   dueAtOf,
   formatAmount,
+  MUST_ACKNOWLEDGE,
   quantityFor,
+  type CautionName,
   type ShelfResponse,
   type StepState,
 } from '@ythrion/core';
@@ -22,13 +24,25 @@ export interface StepLineProps {
   now: number;
   shelf: ShelfResponse;
   recorder: ReturnType<typeof useRecord>;
+  /** Cautions acknowledged in this batch. */
+  acknowledged: readonly CautionName[];
 }
 
 /** One step of the card: small when done, large when it is its turn, waiting in between. */
-export function StepLine({ line, current, closed, now, shelf, recorder }: StepLineProps) {
+export function StepLine({ line, current, closed, now, shelf, recorder, acknowledged }: StepLineProps) {
   if (line.status === 'done') return <DoneLine line={line} closed={closed} recorder={recorder} />;
   if (current && !closed)
-    return <CurrentLine key={line.step.id} line={line} now={now} shelf={shelf} recorder={recorder} />;
+    return (
+      <CurrentLine
+        key={line.step.id}
+        line={line}
+        now={now}
+        shelf={shelf}
+        recorder={recorder}
+        acknowledged={acknowledged}
+      />
+    );
+  const needsWord = line.step.cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
   return (
     <Box
       component="li"
@@ -50,7 +64,7 @@ export function StepLine({ line, current, closed, now, shelf, recorder }: StepLi
       {line.step.measure && (
         <Amount value={line.step.measure.amount.value} unit={line.step.measure.unit} px={19} />
       )}
-      {line.step.measure && !closed && <SkipAhead line={line} recorder={recorder} />}
+      {line.step.measure && !closed && !needsWord && <SkipAhead line={line} recorder={recorder} />}
     </Box>
   );
 }
@@ -139,8 +153,13 @@ function CurrentLine({
   now,
   shelf,
   recorder,
-}: Pick<StepLineProps, 'line' | 'now' | 'shelf' | 'recorder'>) {
+  acknowledged,
+}: Pick<StepLineProps, 'line' | 'now' | 'shelf' | 'recorder' | 'acknowledged'>) {
   const { step } = line;
+  // Open powder is acknowledged once in a batch, then never asked again.
+  const mustAcknowledge =
+    step.cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
+  const shown = step.cautions.filter((name) => !acknowledged.includes(name));
   const [other, setOther] = useState(false);
   const place = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -163,12 +182,23 @@ function CurrentLine({
       <Typography variant="h1" component="h2" sx={{ fontSize: 24, mb: 1 }}>
         {step.title}
       </Typography>
-      {step.cautions.map((name) => (
+      {step.detail && <Typography sx={{ mb: 1 }}>{step.detail}</Typography>}
+      {shown.map((name) => (
         <Typography key={name} variant="body2" sx={{ mb: 1, borderLeft: 3, pl: 1 }}>
           {CAUTIONS[name]}
         </Typography>
       ))}
-      {step.measure ? (
+      {mustAcknowledge ? (
+        <Button
+          fullWidth
+          variant="contained"
+          size="large"
+          disabled={recorder.busy}
+          onClick={() => void recorder.record({ kind: 'acknowledged', caution: MUST_ACKNOWLEDGE })}
+        >
+          Mask, gloves and eye cover are on
+        </Button>
+      ) : step.measure ? (
         <MeasureActions line={line} shelf={shelf} other={other} setOther={setOther} recorder={recorder} />
       ) : (
         <WaitActions line={line} now={now} recorder={recorder} />
@@ -196,6 +226,11 @@ function MeasureActions({ line, shelf, other, setOther, recorder }: MeasureProps
     <>
       <Box sx={{ mb: 2 }}>
         <Amount value={measure.amount.value} unit={measure.unit} px={60} />
+        {measure.tool && (
+          <Typography component="span" sx={{ ml: 1.5, fontSize: 19 }}>
+            {measure.tool}
+          </Typography>
+        )}
       </Box>
       <Button
         fullWidth

@@ -50,7 +50,7 @@ export function QuickPourScreen() {
   const studio = useShelf().data?.studio;
   const currency = studio?.currency ?? '';
   const plan = useMemo(
-    () => planFormulation(quickFormulation(quick, (what) => what, studio?.water)),
+    () => planFormulation(quickFormulation(quick, (what) => what, studio)),
     [quick, studio],
   );
   const pass = plan.passes[0];
@@ -250,7 +250,7 @@ export function QuickPourScreen() {
                 />
               </Box>
             ),
-            right: <AcidResult acid={pass?.acid ?? null} />,
+            right: <AcidResult acid={pass?.acids[0] ?? null} phWindow={pass?.phWindow ?? [3.5, 5]} />,
           },
         ]}
       />
@@ -282,7 +282,7 @@ export function QuickPourScreen() {
           {
             key: 'keep',
             left: <KeepIt quick={quick} studio={studio} />,
-            right: <Notices texts={plan.notices.map((notice) => notice.text)} />,
+            right: <Notices notices={plan.notices} />,
           },
           { key: 'mind', left: <CautionList names={plan.cautions} />, right: null },
         ]}

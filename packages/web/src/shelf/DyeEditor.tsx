@@ -5,6 +5,7 @@ import { CAUTIONS, DYE_CLASSES, dyeSchema, type Dye, type ShelfResponse } from '
 import { LadderStrip } from '../parts/LadderStrip';
 import { EditorFrame } from './EditorFrame';
 import { AmountField, ChoiceField, plainOptions, WordField } from './fields';
+import { PremixFields } from './PremixFields';
 import { PriceField } from './PriceField';
 import { useShelfForm } from './useShelfForm';
 
@@ -18,6 +19,7 @@ const BLANK: Omit<Dye, 'id'> = {
   lotStrength: 1,
   jarPriceCents: null,
   jarGrams: null,
+  madeOf: [],
   note: '',
   retired: false,
 };
@@ -70,6 +72,7 @@ export function DyeEditor({ id, dye, shelf }: { id: string; dye: Dye | undefined
           label={`Price of a jar, ${shelf.studio.currency}`}
         />
       </Box>
+      <PremixFields control={control} id={id} shelf={shelf} />
       <WordField control={control} name="note" label="Note" multiline />
       <Typography variant="body2" color="text.secondary">
         {CAUTIONS.powder}

@@ -9,7 +9,18 @@ import { useShelfForm } from './useShelfForm';
 export function PotEditor({ id, pot }: { id: string; pot: Pot | undefined }) {
   const { control, read } = useShelfForm<Pot>(
     potSchema,
-    pot ?? { id, name: '', kind: 'pot', capacityMl: 8000, note: '', retired: false },
+    pot ?? {
+      id,
+      name: '',
+      kind: 'pot',
+      capacityMl: 8000,
+      powerWatts: null,
+      efficiencyPercent: 60,
+      vesselJPerK: 900,
+      lossWPerK: 5,
+      note: '',
+      retired: false,
+    },
   );
   return (
     <EditorFrame resource="pots" title={pot ? 'Pot' : 'New pot'} kept={pot} read={read}>
@@ -17,10 +28,24 @@ export function PotEditor({ id, pot }: { id: string; pot: Pot | undefined }) {
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: '1fr 1fr' }}>
         <ChoiceField control={control} name="kind" label="Kind" options={plainOptions(POT_KINDS)} />
         <AmountField control={control} name="capacityMl" label="Holds" kind="volume" />
+        <AmountField control={control} name="powerWatts" label="Ring or element" kind="power" />
+        <AmountField
+          control={control}
+          name="efficiencyPercent"
+          label="Of that reaches the bath"
+          kind="sharePercent"
+        />
+        <AmountField
+          control={control}
+          name="lossWPerK"
+          label="Loses, W per °C above the room"
+          kind="heatLoss"
+        />
       </Box>
       <WordField control={control} name="note" label="Note" multiline />
       <Typography variant="body2" color="text.secondary">
-        A pot that has held dye never goes back to food.
+        The ring’s power decides how long the bath takes to heat, the loss how long it cools; both are
+        estimates until you have watched it once. A pot that has held dye never goes back to food.
       </Typography>
     </EditorFrame>
   );

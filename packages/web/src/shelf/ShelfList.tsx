@@ -3,7 +3,15 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { fiberWords, formatAmount, jarWords, type ShelfResource, type ShelfResponse } from '@ythrion/core';
+import {
+  fiberWords,
+  formatAmount,
+  jarWords,
+  methodFacts,
+  toolUnit,
+  type ShelfResource,
+  type ShelfResponse,
+} from '@ythrion/core';
 import { Hank } from '../parts/Hank';
 import { Jar } from '../parts/Jar';
 import { LadderStrip } from '../parts/LadderStrip';
@@ -70,6 +78,8 @@ const EMPTY: Record<ShelfResource, string> = {
   stocks: 'No jar yet. Make stock, then put the jar here.',
   bases: 'No yarn base yet. Put your first one here.',
   pots: 'No pot yet. Name one, so that each batch says where it stands.',
+  tools: 'No tool yet. With your syringes, cylinders and scales here, every pour names the one to take.',
+  patterns: 'No pattern yet. Keep a pass as a pattern on the formulation screen.',
 };
 
 const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
@@ -121,5 +131,21 @@ const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
       name: pot.name,
       words: `${pot.kind}, ${formatAmount(pot.capacityMl, 'mL')}`,
       picture: <Vessel level={0} hex="#888888" />,
+    })),
+  tools: (shelf) =>
+    shelf.tools.map((tool) => ({
+      id: tool.id,
+      retired: tool.retired,
+      name: tool.name,
+      words: `${tool.kind}, ${formatAmount(tool.capacity, toolUnit(tool.kind))}, read to ${formatAmount(tool.graduation, toolUnit(tool.kind))}`,
+      picture: null,
+    })),
+  patterns: (shelf) =>
+    shelf.patterns.map((pattern) => ({
+      id: pattern.id,
+      retired: pattern.retired,
+      name: pattern.name,
+      words: methodFacts(pattern.pass.method.kind).label,
+      picture: null,
     })),
 };

@@ -17,6 +17,8 @@ import { DyeEditor } from './DyeEditor';
 import { PotEditor } from './PotEditor';
 import { ShelfList } from './ShelfList';
 import { StockEditor } from './StockEditor';
+import { ToolEditor } from './ToolEditor';
+import { PatternEditor } from './PatternEditor';
 import { StudioEditor } from './StudioEditor';
 
 const BOARDS = [
@@ -24,6 +26,8 @@ const BOARDS = [
   { board: 'stocks', word: 'Jars', one: 'jar' },
   { board: 'bases', word: 'Bases', one: 'base' },
   { board: 'pots', word: 'Pots', one: 'pot' },
+  { board: 'tools', word: 'Tools', one: 'tool' },
+  { board: 'patterns', word: 'Patterns', one: 'pattern' },
   { board: 'studio', word: 'Studio', one: 'studio' },
 ] as const;
 
@@ -69,9 +73,11 @@ export function ShelfScreen() {
         {showList && (
           <Box sx={{ borderRight: { md: 1 }, borderColor: { md: 'divider' }, minHeight: { md: '70vh' } }}>
             <Box sx={{ display: 'flex', gap: 2, px: 2, py: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-              <Button component={Link} to={`/shelf/${board.board}/new`} variant="contained">
-                New {board.one}
-              </Button>
+              {board.board !== 'patterns' && (
+                <Button component={Link} to={`/shelf/${board.board}/new`} variant="contained">
+                  New {board.one}
+                </Button>
+              )}
               <FormControlLabel
                 control={<Switch checked={showRetired} onChange={(_, on) => setShowRetired(on)} />}
                 label="Show retired"
@@ -122,6 +128,14 @@ function Open({ board, id }: { board: (typeof BOARDS)[number]['board']; id: stri
   if (board === 'bases') {
     const base = shelf.bases.find((item) => item.id === id);
     return base || isNew ? <BaseEditor key={id} id={isNew ? fresh : id} base={base} /> : gone;
+  }
+  if (board === 'tools') {
+    const tool = shelf.tools.find((item) => item.id === id);
+    return tool || isNew ? <ToolEditor key={id} id={isNew ? fresh : id} tool={tool} /> : gone;
+  }
+  if (board === 'patterns') {
+    const pattern = shelf.patterns.find((item) => item.id === id);
+    return pattern ? <PatternEditor key={id} pattern={pattern} /> : gone;
   }
   const pot = shelf.pots.find((item) => item.id === id);
   return pot || isNew ? <PotEditor key={id} id={isNew ? fresh : id} pot={pot} /> : gone;

@@ -37,6 +37,8 @@ export function StockEditor({
       strengthPercent: 1,
       volumeMl: 500,
       madeOn: today,
+      lot: '',
+      weighedGrams: null,
       note: '',
       retired: false,
     },

@@ -75,6 +75,11 @@ export function StudioEditor({ studio }: { studio: Studio }) {
             />
           )}
         />
+        <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
+          <AmountField control={control} name="place.altitudeM" label="Altitude" kind="altitude" />
+          <AmountField control={control} name="place.tapC" label="Tap water" kind="roomTemperature" />
+          <AmountField control={control} name="place.roomC" label="Room" kind="roomTemperature" />
+        </Box>
         <Button type="submit" variant="contained" sx={{ justifySelf: 'start' }}>
           Keep the change
         </Button>

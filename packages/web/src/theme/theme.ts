@@ -109,8 +109,12 @@ export const theme = createTheme({
         sizeLarge: { minHeight: 60, fontSize: 19 },
       },
     },
-    MuiOutlinedInput: { styleOverrides: { root: { minHeight: 44 }, input: { paddingBlock: 8 } } },
-    MuiNativeSelect: { styleOverrides: { select: { '&&': { paddingRight: 26 } }, icon: { right: 2 } } },
+    MuiOutlinedInput: {
+      styleOverrides: { root: { minHeight: 44 }, input: { paddingBlock: 8, paddingInline: 10 } },
+    },
+    MuiNativeSelect: {
+      styleOverrides: { select: { '&&': { paddingLeft: 10, paddingRight: 22 } }, icon: { right: 0 } },
+    },
     MuiFormHelperText: { styleOverrides: { root: { marginInline: 2, '&.Mui-error': { fontWeight: 600 } } } },
     MuiInputLabel: { styleOverrides: { root: { '&.Mui-focused': { color: 'inherit' } } } },
     MuiPaper: { defaultProps: { elevation: 0 }, styleOverrides: { root: { backgroundImage: 'none' } } },

@@ -1,0 +1,44 @@
+import { ACIDS, type AcidMaterial } from './acidDose';
+import { expectedPh, type AcidsInBath, type GoodsInBath } from './expectedPh';
+import type { StudioWater } from '../shelf/water';
+
+/** Expected pH at one amount of acid. */
+export interface PhPoint {
+  /** mL of a liquid, g of crystals. */
+  amount: number;
+  pH: number;
+  /** Before the goods go in. */
+  beforeGoods: number;
+}
+
+const POINTS = 33;
+
+/**
+ * Expected pH against the amount of one acid in this bath, the other acids in it left as they are: from none to twice
+ * today's dose. Falls steadily.
+ * @param amount today's dose, mL or g, > 0
+ * @param others pure acids in the bath beside this dose, g
+ */
+export function phCurve(
+  material: AcidMaterial,
+  strengthPercent: number,
+  amount: number,
+  others: AcidsInBath,
+  liters: number,
+  goods: readonly GoodsInBath[],
+  water: StudioWater,
+): PhPoint[] {
+  return Array.from({ length: POINTS }, (_, i) => {
+    const dose = (2 * amount * i) / (POINTS - 1);
+    const { pH, beforeGoods } = expectedPh(
+      [...others, { material, pureGrams: (dose * strengthPercent) / 100 }],
+      liters,
+      goods,
+      water,
+    );
+    return { amount: dose, pH: pH.value, beforeGoods: beforeGoods.value };
+  });
+}
+
+/** The unit a dose of this acid is measured in, for the axis of the curve. */
+export const doseUnit = (material: AcidMaterial): 'mL' | 'g' => ACIDS[material].unit;

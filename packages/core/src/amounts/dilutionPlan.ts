@@ -1,0 +1,53 @@
+import type { Tool } from '../shelf/tool';
+import { chooseTool, type ToolReading } from './chooseTool';
+
+/** Relative error over which a pour should be diluted, % (common practice, no source). */
+export const MOST_ERROR_PERCENT = 3;
+
+/** Working dilutions a dyer makes, one part in so many. */
+const RATIOS = [5, 10, 20] as const;
+
+/** Volumes a working dilution is made up to, mL. */
+const MAKE_UP_ML = [25, 50, 100, 200, 250, 500, 1000] as const;
+
+/** How to pour what is too small to pour: dilute, then pour more of the weaker one. */
+export interface DilutionPlan {
+  /** One part of stock in this many parts. */
+  ratio: (typeof RATIOS)[number];
+  take: ToolReading;
+  makeUp: ToolReading;
+  pour: ToolReading;
+  /** Strength of the dilution as it is really made, % w/v. */
+  strengthPercent: number;
+  /** Errors of taking, making up and pouring, in quadrature, %. */
+  errorPercent: number;
+}
+
+/**
+ * A working dilution that brings the reading error of a small pour under 3 %, the mildest first.
+ * @param volumeMl stock to pour, mL, > 0
+ * @param strengthPercent of the stock, % w/v
+ * @returns null when no dilution with these tools does
+ */
+export function dilutionPlan(
+  volumeMl: number,
+  strengthPercent: number,
+  tools: readonly Tool[],
+): DilutionPlan | null {
+  for (const ratio of RATIOS) {
+    const needed = volumeMl * ratio;
+    for (const total of MAKE_UP_ML) {
+      if (total < needed) continue;
+      const take = chooseTool(total / ratio, 'mL', tools);
+      const makeUp = chooseTool(total, 'mL', tools);
+      if (!take || !makeUp) continue;
+      const diluted = (strengthPercent * take.reading) / makeUp.reading;
+      const pour = chooseTool((volumeMl * strengthPercent) / diluted, 'mL', tools);
+      if (!pour || pour.reading > makeUp.reading) continue;
+      const errorPercent = Math.hypot(take.errorPercent, makeUp.errorPercent, pour.errorPercent);
+      if (errorPercent < MOST_ERROR_PERCENT)
+        return { ratio, take, makeUp, pour, strengthPercent: diluted, errorPercent };
+    }
+  }
+  return null;
+}

@@ -1,0 +1,66 @@
+import { boilingC, boilingPointC, airPressureKpa } from './boilingPoint';
+import { centerHotMinutes, centerLag } from './bundle';
+import { coolDownMinutes, heatCapacityJPerK, heatUpMinutes } from './heatUp';
+
+describe('boiling point', () => {
+  test('ISO 2533 pressure at 1500 m and 3000 m, kPa', () => {
+    expect(airPressureKpa(0)).toBeCloseTo(101.325, 6);
+    expect(airPressureKpa(1500)).toBeCloseTo(84.56, 2);
+    expect(airPressureKpa(3000)).toBeCloseTo(70.11, 2);
+  });
+  test('IAPWS-IF97 verification values, table 36: 0.1, 1 and 10 MPa', () => {
+    expect(boilingC(100) + 273.15).toBeCloseTo(372.755919, 5);
+    expect(boilingC(1000) + 273.15).toBeCloseTo(453.035632, 5);
+    expect(boilingC(10_000) + 273.15).toBeCloseTo(584.149488, 5);
+  });
+  test('water boils at 95.0 °C at 1500 m and 90.0 °C at 3000 m', () => {
+    expect(boilingPointC(1500)).toBeCloseTo(95.0, 1);
+    expect(boilingPointC(3000)).toBeCloseTo(90.0, 1);
+    expect(boilingPointC(0)).toBeCloseTo(99.97, 2);
+  });
+});
+
+describe('heat balance, worked by hand', () => {
+  // 6 L of water, 200 g of wool, a 900 J/K pot: 6000 × 4.186 + 200 × 1.36 + 900 = 26 288 J/K.
+  const capacity = heatCapacityJPerK(6000, 200, 900);
+  const ring = { powerWatts: 1500, efficiencyPercent: 60, vesselJPerK: 900, lossWPerK: 0 };
+  test('26 288 J/K by 68 K is 1.788 MJ, at 900 W without loss 1986 s', () => {
+    expect(capacity).toBeCloseTo(26_288, 6);
+    expect(heatUpMinutes(ring, capacity, 20, 88, 20)).toBeCloseTo((26_288 * 68) / 900 / 60, 9);
+  });
+  test('with loss it takes longer, and agrees with stepping the balance second by second', () => {
+    const losing = { ...ring, lossWPerK: 5 };
+    let temperature = 20;
+    let seconds = 0;
+    while (temperature < 88) {
+      temperature += (900 - 5 * (temperature - 20)) / capacity;
+      seconds += 1;
+    }
+    expect(heatUpMinutes(losing, capacity, 20, 88, 20)).toBeCloseTo(seconds / 60, 1);
+  });
+  test('a ring too weak never gets there; a bath already hot needs no time', () => {
+    expect(heatUpMinutes({ ...ring, powerWatts: 400, lossWPerK: 5 }, capacity, 20, 88, 20)).toBe(
+      Number.POSITIVE_INFINITY,
+    );
+    expect(heatUpMinutes(ring, capacity, 90, 88, 20)).toBe(0);
+  });
+  test('cooling from 88 to 40 °C in a room of 20 °C: ln(68 / 20) × 26 288 / 5 s', () => {
+    expect(coolDownMinutes(5, capacity, 88, 40, 20)).toBeCloseTo((Math.log(3.4) * 26_288) / 5 / 60, 9);
+    expect(coolDownMinutes(5, capacity, 88, 18, 20)).toBe(Number.POSITIVE_INFINITY);
+    expect(coolDownMinutes(5, capacity, 30, 40, 20)).toBe(0);
+  });
+});
+
+describe('the center of a bundle', () => {
+  test('lag of a long cylinder at Fourier 0.2 and 0.5: one-term solution 1.602 exp(−5.783 Fo) (Carslaw and Jaeger)', () => {
+    expect(centerLag(0.2)).toBeCloseTo(1.602 * Math.exp(-5.783 * 0.2), 2);
+    expect(centerLag(0.5)).toBeCloseTo(1.602 * Math.exp(-5.783 * 0.5), 3);
+    expect(centerLag(0)).toBe(1);
+  });
+  test('twice as thick takes four times as long', () => {
+    const thin = centerHotMinutes(4, 20, 90, 100);
+    expect(centerHotMinutes(8, 20, 90, 100) / thin).toBeCloseTo(4, 6);
+    expect(thin).toBeGreaterThan(10);
+    expect(centerHotMinutes(4, 20, 100, 95)).toBe(Number.POSITIVE_INFINITY);
+  });
+});

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { idSchema, nameSchema, noteSchema } from '../shelf/common';
+import { passSchema } from './recipe';
+
+/** A pass kept to be used again in other colorways. */
+export const patternSchema = z.strictObject({
+  id: idSchema,
+  name: nameSchema,
+  pass: passSchema,
+  note: noteSchema.default(''),
+  retired: z.boolean().default(false),
+});
+
+export type Pattern = z.infer<typeof patternSchema>;
+
+/** A pass from a pattern, with ids of its own. */
+export function passFromPattern({ pass }: Pattern, newId: () => string): Pattern['pass'] {
+  return { ...pass, id: newId(), dyes: pass.dyes.map((line) => ({ ...line, id: newId() })) };
+}

@@ -1,0 +1,151 @@
+import { ACIDS, acidAmounts, equalEquivalents, type AcidMaterial } from '../acid/acidDose';
+import { acidGramsForPh, expectedPh, type AcidsInBath, type GoodsInBath } from '../acid/expectedPh';
+import { topUpAcid } from '../acid/topUp';
+import { figure, type Figure } from '../figure/figure';
+import { plainNumber } from '../figure/plainNumber';
+import { formatAmount } from '../units/formatQuantity';
+import type { StudioWater } from '../shelf/water';
+import type { PlannedAcid, PlannedPass } from './planTypes';
+import type { AcidDose } from './recipe';
+
+const HANDBOOK = 'molar masses: CRC Handbook of Chemistry and Physics';
+
+/** The bath that acid goes into. */
+export interface AcidBath {
+  liters: number;
+  wogGrams: number;
+  goods: readonly GoodsInBath[];
+  water: StudioWater;
+  /** Pure acids that are in it already, g. */
+  before: AcidsInBath;
+  idPrefix: string;
+}
+
+/** Every acid dose of a pass in order, each with the pH it brings the bath to. */
+export function planAcids(
+  doses: readonly AcidDose[],
+  bath: AcidBath,
+): { acids: PlannedAcid[]; inBath: AcidsInBath } {
+  let inBath = bath.before;
+  const acids = doses
+    .filter((dose) => dose.value > 0)
+    .map((dose, i) => {
+      const all = acidAmounts(
+        dose.material,
+        dose.strengthPercent,
+        dose.basis,
+        dose.value,
+        bath.liters,
+        bath.wogGrams,
+      );
+      inBath = [...inBath, { material: dose.material, pureGrams: all.pureGrams }];
+      return planAcid(dose, all, bath, inBath, `${bath.idPrefix}acid${i === 0 ? '' : `-${i + 1}`}`);
+    });
+  return { acids, inBath };
+}
+
+function planAcid(
+  dose: AcidDose,
+  all: ReturnType<typeof acidAmounts>,
+  bath: AcidBath,
+  inBath: AcidsInBath,
+  stepId: string,
+): PlannedAcid {
+  const facts = ACIDS[dose.material];
+  const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
+  const expected = expectedPh(inBath, bath.liters, bath.goods, bath.water);
+  const liters = formatAmount(1000 * bath.liters, 'mL');
+  const goods = formatAmount(bath.wogGrams, 'g');
+  const pure = formatAmount(all.pureGrams, 'g');
+  const stated =
+    dose.basis === 'gPerL'
+      ? `${plainNumber(dose.value)} g/L × ${liters}`
+      : dose.basis === 'percentOfGoods'
+        ? `${plainNumber(dose.value)} % × ${goods}`
+        : `${plainNumber(dose.value)} ${facts.unit} × ${plainNumber(dose.strengthPercent)} %`;
+  const alone =
+    inBath.length === 1
+      ? expected.pH
+      : expectedPh(
+          [{ material: dose.material, pureGrams: all.pureGrams }],
+          bath.liters,
+          bath.goods,
+          bath.water,
+        ).pH;
+  const samePh = acidGramsForPh(other, alone, bath.liters, bath.goods, bath.water);
+  return {
+    material: dose.material,
+    label: facts.label,
+    strengthPercent: dose.strengthPercent,
+    when: dose.when,
+    stepId,
+    amount: figure(
+      all.amount,
+      all.unit,
+      `100 × ${pure} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
+    ),
+    pureGrams: figure(all.pureGrams, 'g', `${stated} = ${pure} ${facts.acid}`),
+    gPerL: figure(all.gPerL, 'g/L', `${pure} ÷ ${liters}`),
+    percentOfGoods: figure(all.percentOfGoods, '%', `100 × ${pure} ÷ ${goods}`),
+    pH: expected.pH,
+    phBeforeGoods: expected.beforeGoods,
+    instead: {
+      label: ACIDS[other].short,
+      samePh: figure(
+        (100 * samePh.value) / ACIDS[other].usualStrength,
+        ACIDS[other].unit,
+        samePh.because,
+        samePh.sureness,
+        samePh.source,
+      ),
+      sameProtons: figure(
+        equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength),
+        ACIDS[other].unit,
+        `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
+        'exact',
+        HANDBOOK,
+      ),
+    },
+  };
+}
+
+/** All acid of a bath together. @returns null when there is none */
+export function bathAcid(inBath: AcidsInBath, bath: AcidBath, known?: Figure): PlannedPass['bathAcid'] {
+  const grams = inBath.reduce((sum, { pureGrams }) => sum + pureGrams, 0);
+  if (grams === 0) return null;
+  return {
+    gPerL: figure(
+      grams / bath.liters,
+      'g/L',
+      `${formatAmount(grams, 'g')} of acid ÷ ${formatAmount(1000 * bath.liters, 'mL')}`,
+    ),
+    pH: known ?? expectedPh(inBath, bath.liters, bath.goods, bath.water).pH,
+  };
+}
+
+/** Water topped up with the acid that keeps the bath as acid as it was, in the acid poured last. */
+export function planTopUp(topUpMl: number, doses: readonly AcidDose[], gPerL: number): PlannedPass['topUp'] {
+  if (topUpMl <= 0) return null;
+  const last = doses.findLast((dose) => dose.value > 0);
+  if (!last)
+    return {
+      water: figure(topUpMl, 'mL', 'as decided'),
+      acid: figure(0, 'mL', 'no acid in this bath'),
+      label: 'acid',
+    };
+  const facts = ACIDS[last.material];
+  const due = topUpAcid(gPerL, topUpMl, last.strengthPercent, facts.unit);
+  return {
+    water: figure(
+      due.waterMl,
+      'mL',
+      `${formatAmount(topUpMl, 'mL')} topped up${facts.unit === 'mL' ? ' less the liquid acid' : ''}`,
+    ),
+    acid: figure(
+      due.amount,
+      facts.unit,
+      `${plainNumber(gPerL)} g/L × ${formatAmount(topUpMl, 'mL')} ÷ ${plainNumber(last.strengthPercent)} %: the bath keeps its acid per liter`,
+    ),
+    label: facts.label,
+  };
+}

@@ -1,0 +1,106 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import {
+  inksOf,
+  jarFor,
+  likelyPrimaries,
+  printOfScreen,
+  type Pass,
+  type PrintValues,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { Choice } from '../parts/Choice';
+import { newId } from '../parts/newId';
+import { QuantityField } from '../parts/QuantityField';
+import { TextLine } from '../parts/TextLine';
+import type { Draft } from './useDraft';
+
+const INKS = ['cyan', 'magenta', 'yellow', 'black'] as const;
+
+export interface FromColorProps {
+  draft: Draft;
+  pass: Pass;
+  shelf: ShelfResponse;
+  onDone: () => void;
+}
+
+/** Four primaries from print percentages, or from a color on a screen: a place to start. */
+export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
+  const [hex, setHex] = useState('#4f7a6a');
+  const [values, setValues] = useState<PrintValues>(() => printOfScreen('#4f7a6a'));
+  const [primaries, setPrimaries] = useState(() => likelyPrimaries(shelf.dyes));
+  const [full, setFull] = useState(pass.printDepthPercent);
+  const inks = inksOf(values).filter((ink) => primaries[ink] !== null);
+  const use = (): void => {
+    draft.changePass(pass.id, {
+      printDepthPercent: full,
+      dyes: inks.map((ink) => ({
+        id: newId(),
+        dyeId: primaries[ink] ?? '',
+        entry: { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
+        stockId: jarFor(shelf, primaries[ink] ?? ''),
+        sectionId: pass.dyes[0]?.sectionId ?? null,
+      })),
+    });
+    onDone();
+  };
+  return (
+    <Box
+      component="section"
+      aria-label="From print values"
+      sx={{ border: 1, borderColor: 'divider', p: 1, display: 'grid', gap: 1 }}
+    >
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1,
+          gridTemplateColumns: { xs: '1fr 1fr', lg: '80px 1fr 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <TextLine
+          label="Screen color"
+          type="color"
+          value={hex}
+          onChange={(next) => {
+            setHex(next);
+            setValues(printOfScreen(next));
+          }}
+        />
+        <QuantityField label="100 % ink is" kind="dos" value={full} onChange={setFull} />
+        <Button variant="contained" disabled={inks.length === 0} onClick={use}>
+          Use these as the dyes
+        </Button>
+      </Box>
+      {INKS.map((ink) => (
+        <Box key={ink} sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1.6fr' }}>
+          <QuantityField
+            label={capital(ink)}
+            kind="inkPercent"
+            value={Number(values[ink].toFixed(1))}
+            onChange={(value) => setValues({ ...values, [ink]: value })}
+          />
+          <Choice
+            label={`Dye for ${ink}`}
+            value={primaries[ink] ?? ''}
+            options={[
+              { value: '', label: 'none' },
+              ...shelf.dyes
+                .filter((dye) => !dye.retired)
+                .map((dye) => ({ value: dye.id, label: `${dye.name} ${dye.code}`.trim() })),
+            ]}
+            onChange={(id) => setPrimaries({ ...primaries, [ink]: id === '' ? null : id })}
+          />
+        </Box>
+      ))}
+      <Typography variant="body2" color="text.secondary">
+        Print values round coarsely and know nothing of wool. They replace the dyes of this pass; undo brings
+        those back.
+      </Typography>
+    </Box>
+  );
+}
+
+const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

@@ -1,0 +1,131 @@
+import Box from '@mui/material/Box';
+import {
+  ARRANGEMENTS,
+  changeMethod,
+  METHOD_KINDS,
+  methodFacts,
+  type Arrangement,
+  type MethodKind,
+  type Pass,
+  type PlannedPass,
+} from '@ythrion/core';
+import { Choice } from '../parts/Choice';
+import { QuantityField } from '../parts/QuantityField';
+import type { Draft } from './useDraft';
+
+const WAYS = METHOD_KINDS.map((value) => ({ value, label: methodFacts(value).label }));
+const COUNTED: Partial<Record<Arrangement['kind'], string>> = {
+  twisted: 'Turns',
+  'twisted tight': 'Turns',
+  knotted: 'Knots',
+  'tied sections': 'Ties',
+};
+
+export interface WayFieldsProps {
+  draft: Draft;
+  pass: Pass;
+  planned: PlannedPass;
+  first: boolean;
+}
+
+/** How dye and goods meet, how the goods lie, and the bath they lie in. */
+export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
+  const set = (changes: Partial<Pass>): void => draft.changePass(pass.id, changes);
+  const counted = COUNTED[pass.arrangement.kind];
+  const { liquid } = methodFacts(pass.method.kind);
+  const water = liquid === 'water';
+  const kept = pass.water.basis === 'kept';
+  const columns = [
+    '1.25fr',
+    '0.85fr',
+    '1.1fr',
+    ...(counted ? ['0.6fr'] : []),
+    ...(water ? [...(kept ? [] : ['0.85fr']), '1.05fr'] : []),
+  ].join(' ');
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gap: 1,
+        gridTemplateColumns: { xs: '1fr 1fr', lg: columns },
+        alignItems: 'start',
+      }}
+    >
+      <Choice<MethodKind>
+        label="Way"
+        value={pass.method.kind}
+        options={WAYS}
+        onChange={(kind) => set(changeMethod(pass, kind))}
+      />
+      <Choice
+        label="Goods go in"
+        value={pass.goodsGoIn}
+        options={[
+          { value: 'wet', label: 'wet' },
+          { value: 'dry', label: 'dry' },
+        ]}
+        onChange={(goodsGoIn) => set({ goodsGoIn })}
+      />
+      <Choice
+        label="They lie"
+        value={pass.arrangement.kind}
+        options={ARRANGEMENTS.map((kind) => ({ value: kind, label: kind }))}
+        onChange={(kind) => set({ arrangement: { ...pass.arrangement, kind } })}
+      />
+      {counted && (
+        <QuantityField
+          label={counted}
+          kind="steps"
+          value={pass.arrangement.count}
+          onChange={(count) => set({ arrangement: { ...pass.arrangement, count } })}
+        />
+      )}
+      {water && (
+        <>
+          {pass.water.basis !== 'kept' && (
+            <QuantityField
+              key={pass.water.basis}
+              label={pass.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
+              kind={pass.water.basis === 'ratio' ? 'liquorRatio' : 'volume'}
+              value={pass.water.value}
+              written={draft.colorway.asWritten[`passes.${pass.id}.water`]}
+              onChange={(value, as) =>
+                draft.changePass(
+                  pass.id,
+                  { water: { ...pass.water, value } as Pass['water'] },
+                  { [`passes.${pass.id}.water`]: as },
+                )
+              }
+            />
+          )}
+          <Choice
+            label="Water by"
+            value={pass.water.basis}
+            options={[
+              { value: 'ratio', label: 'ratio' },
+              { value: 'volume', label: 'volume' },
+              ...(first ? [] : [{ value: 'kept' as const, label: 'bath before' }]),
+            ]}
+            onChange={(basis) =>
+              draft.changePass(
+                pass.id,
+                {
+                  water:
+                    basis === 'kept'
+                      ? { basis }
+                      : {
+                          basis,
+                          value: Number(
+                            (basis === 'ratio' ? planned.liquorRatio : planned.bath).value.toPrecision(6),
+                          ),
+                        },
+                },
+                { [`passes.${pass.id}.water`]: '' },
+              )
+            }
+          />
+        </>
+      )}
+    </Box>
+  );
+}

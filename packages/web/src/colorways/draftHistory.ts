@@ -1,0 +1,53 @@
+import type { Colorway } from '@ythrion/core';
+
+/** A draft with every state it went through. */
+export interface DraftState {
+  /** The saved version it started from. */
+  base: Colorway;
+  past: readonly Colorway[];
+  present: Colorway;
+  future: readonly Colorway[];
+  /** What the last change was about, and when it was made: typing on in one field is one step back. */
+  tag: string;
+  at: number;
+}
+
+export type DraftAction =
+  | { kind: 'put'; next: Colorway; tag: string; at: number }
+  | { kind: 'take up'; saved: Colorway }
+  | { kind: 'undo' }
+  | { kind: 'redo' };
+
+/** Changes to the same thing this close together are undone together, ms. */
+const ONE_STEP_MS = 1200;
+const MOST_STEPS = 200;
+
+/** Every change can be taken back, and brought again. */
+export function draftReducer(state: DraftState, action: DraftAction): DraftState {
+  const { past, present, future } = state;
+  switch (action.kind) {
+    case 'put': {
+      const typingOn = action.tag === state.tag && action.at - state.at < ONE_STEP_MS && past.length > 0;
+      return {
+        ...state,
+        past: typingOn ? past : [...past, present].slice(-MOST_STEPS),
+        present: action.next,
+        future: [],
+        tag: action.tag,
+        at: action.at,
+      };
+    }
+    case 'take up':
+      return { base: action.saved, past: [], present: action.saved, future: [], tag: '', at: 0 };
+    case 'undo': {
+      const to = past.at(-1);
+      if (!to) return state;
+      return { ...state, past: past.slice(0, -1), present: to, future: [present, ...future], tag: '', at: 0 };
+    }
+    case 'redo': {
+      const [to, ...rest] = future;
+      if (!to) return state;
+      return { ...state, past: [...past, present], present: to, future: rest, tag: '', at: 0 };
+    }
+  }
+}

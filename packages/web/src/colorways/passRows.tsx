@@ -1,0 +1,395 @@
+import { lazy, Suspense, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import {
+  formatAmount,
+  newDyeLine,
+  QUICK_ACIDS,
+  sectionsOf,
+  type AcidBasis,
+  type AcidDose,
+  type DyeLine,
+  type Formulation,
+  type Pass,
+  type Plan,
+  type PlannedAcid,
+  type PlannedPart,
+  type PlannedPass,
+  type Section,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { AcidFields } from '../parts/AcidFields';
+import { AcidResult } from '../parts/AcidResult';
+import { FigureText } from '../parts/FigureText';
+import { newId } from '../parts/newId';
+import { Notices } from '../parts/Notices';
+import { PourResult } from '../parts/PourResult';
+import { QuantityField } from '../parts/QuantityField';
+import { TextLine } from '../parts/TextLine';
+import type { StageRow } from '../parts/YarnStage';
+import { DyeFields } from './DyeFields';
+import { HeatFields } from './HeatFields';
+import { hasMethodFields, MethodFields } from './MethodFields';
+import type { Draft } from './useDraft';
+import { WayFields } from './WayFields';
+
+const PhChart = lazy(async () => ({ default: (await import('./PhChart')).PhChart }));
+
+export interface PassRowsInputs {
+  draft: Draft;
+  pass: Pass;
+  planned: PlannedPass;
+  plan: Plan;
+  formulation: Formulation;
+  shelf: ShelfResponse;
+  index: number;
+}
+
+/** The rows of an open pass: what is decided on the left, what it comes to on the right. */
+export function passRows(inputs: PassRowsInputs): StageRow[] {
+  const { draft, pass, planned, plan, index } = inputs;
+  const sections = sectionsOf(pass.method);
+  const said = plan.notices.filter((notice) => notice.passId === pass.id);
+  return [
+    {
+      key: 'way',
+      left: <WayFields draft={draft} pass={pass} planned={planned} first={index === 0} />,
+      right: <WaterResult planned={planned} />,
+    },
+    ...(hasMethodFields(pass)
+      ? [
+          {
+            key: 'method',
+            left: <MethodFields draft={draft} pass={pass} />,
+            right: <MethodResult planned={planned} />,
+          },
+        ]
+      : []),
+    ...(sections.length === 0
+      ? pass.dyes.map((line) => dyeRow(inputs, line))
+      : sections.flatMap((section, i) => [
+          sectionRow(inputs, section),
+          ...pass.dyes
+            .filter(
+              (line) =>
+                (line.sectionId ?? sections[0]?.id) === section.id ||
+                (i === 0 && !sections.some(({ id }) => id === line.sectionId)),
+            )
+            .map((line) => dyeRow(inputs, line)),
+        ])),
+    ...sharedDepthRow(inputs),
+    ...pass.acids.map((dose, i) => acidRow(inputs, dose, i)),
+    ...(pass.heat
+      ? [
+          {
+            key: 'heat',
+            left: <HeatFields draft={draft} pass={pass} />,
+            right: planned.heat && (
+              <Typography variant="body2" component="div">
+                <FigureText figure={planned.heat.rise} name="Time to heat" px={20} /> to get there, then{' '}
+                <FigureText figure={planned.heat.hold} name="Hold of the pass" /> at{' '}
+                <FigureText figure={planned.heat.temperature} name="Temperature of the pass" />
+              </Typography>
+            ),
+          },
+        ]
+      : []),
+    ...(pass.topUpMl > 0
+      ? [
+          {
+            key: 'top-up',
+            left: (
+              <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', gap: 1 }}>
+                <QuantityField
+                  label="Water topped up"
+                  kind="topUp"
+                  value={pass.topUpMl}
+                  onChange={(topUpMl) => draft.changePass(pass.id, { topUpMl })}
+                />
+                <Button onClick={() => draft.changePass(pass.id, { topUpMl: 0 })}>Leave out</Button>
+              </Box>
+            ),
+            right: planned.topUp && (
+              <Typography variant="body2" component="div">
+                <FigureText figure={planned.topUp.water} name="Water to top up" px={20} /> water with{' '}
+                <FigureText figure={planned.topUp.acid} name="Acid for the top-up" px={20} />{' '}
+                {planned.topUp.label}: the bath keeps its acid per liter
+              </Typography>
+            ),
+          },
+        ]
+      : []),
+    ...(said.length > 0 ? [{ key: 'notices', left: null, right: <Notices notices={said} /> }] : []),
+  ];
+}
+
+function dyeRow({ draft, pass, planned, plan, formulation, shelf }: PassRowsInputs, line: DyeLine): StageRow {
+  const pour = planned.pours.find((candidate) => candidate.lineId === line.id);
+  return {
+    key: line.id,
+    left: (
+      <DyeFields draft={draft} pass={pass} line={line} plan={plan} formulation={formulation} shelf={shelf} />
+    ),
+    right: pour ? <PourResult pour={pour} /> : null,
+  };
+}
+
+function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Section): StageRow {
+  const part = planned.parts.find((candidate) => candidate.id === section.id);
+  const sections = sectionsOf(pass.method);
+  const put = (next: readonly Section[], dyes = pass.dyes): void =>
+    draft.changePass(pass.id, { method: { ...pass.method, sections: next } as Pass['method'], dyes });
+  const set = (changes: Partial<Section>): void =>
+    put(sections.map((other) => (other.id === section.id ? { ...other, ...changes } : other)));
+  return {
+    key: `section-${section.id}`,
+    left: (
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 1,
+          gridTemplateColumns: { xs: '1fr 1fr', lg: '1.4fr 1fr auto auto' },
+          alignItems: 'start',
+        }}
+      >
+        <TextLine label="Section" value={section.name} maxLength={80} onChange={(name) => set({ name })} />
+        <QuantityField
+          label={`Share of ${section.name}`}
+          kind="sharePercent"
+          value={section.sharePercent}
+          onChange={(sharePercent) => set({ sharePercent })}
+        />
+        <Button
+          onClick={() =>
+            draft.changePass(pass.id, {
+              dyes: [
+                ...pass.dyes,
+                newDyeLine(
+                  newId(),
+                  shelf,
+                  pass.dyes.map((dye) => dye.dyeId),
+                  section.id,
+                ),
+              ],
+            })
+          }
+        >
+          Add a dye to {section.name}
+        </Button>
+        {sections.length > 1 && (
+          <Button
+            aria-label={`Leave out ${section.name}`}
+            sx={{ minWidth: 40, px: 0 }}
+            onClick={() => {
+              const rest = sections.filter((other) => other.id !== section.id);
+              const dyes = pass.dyes.filter((line) => (line.sectionId ?? sections[0]?.id) !== section.id);
+              put(
+                rest,
+                dyes.length > 0
+                  ? dyes
+                  : pass.dyes.slice(0, 1).map((line) => ({ ...line, sectionId: rest[0]?.id ?? null })),
+              );
+            }}
+          >
+            ✕
+          </Button>
+        )}
+      </Box>
+    ),
+    right: part ? <PartResult part={part} /> : null,
+  };
+}
+
+function PartResult({ part }: { part: PlannedPart }) {
+  return (
+    <Typography variant="body2" component="div">
+      {part.paint && part.fillUp ? (
+        <>
+          <FigureText figure={part.paint} name={`Paint for ${part.name}`} px={20} /> of paint for{' '}
+          <FigureText figure={part.goods} name={`Goods in ${part.name}`} />, filled up with{' '}
+          <FigureText figure={part.fillUp} name={`Water for ${part.name}`} /> ·{' '}
+        </>
+      ) : null}
+      <FigureText figure={part.dos} name={`Depth on ${part.name}`} />
+    </Typography>
+  );
+}
+
+/** The depth that parts or print values share, where any line is counted in them. */
+function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
+  const uses = (school: string): boolean => pass.dyes.some((line) => line.entry.school === school);
+  const fields = [
+    ...(uses('parts')
+      ? [
+          <QuantityField
+            key="parts"
+            label="All parts together"
+            kind="dos"
+            value={pass.partsDepthPercent}
+            onChange={(partsDepthPercent) => draft.changePass(pass.id, { partsDepthPercent })}
+          />,
+        ]
+      : []),
+    ...(uses('print')
+      ? [
+          <QuantityField
+            key="print"
+            label="100 % ink is"
+            kind="dos"
+            value={pass.printDepthPercent}
+            onChange={(printDepthPercent) => draft.changePass(pass.id, { printDepthPercent })}
+          />,
+        ]
+      : []),
+  ];
+  return fields.length === 0
+    ? []
+    : [
+        {
+          key: 'shared depth',
+          left: <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>{fields}</Box>,
+          right: uses('print') ? (
+            <Typography variant="body2">
+              A print value is a place to start, no match: dab it, then correct one dye at a time.
+            </Typography>
+          ) : null,
+        },
+      ];
+}
+
+function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: AcidDose, i: number): StageRow {
+  const path = i === 0 ? `passes.${pass.id}.acid` : `passes.${pass.id}.acid.${i}`;
+  // Doses of nothing are not planned, so the planned ones are counted over those that are something.
+  const nth = pass.acids.slice(0, i).filter((other) => other.value > 0).length;
+  const acid = dose.value > 0 ? (planned.acids[nth] ?? null) : null;
+  const put = (next: AcidDose | null, written: string): void =>
+    draft.changePass(
+      pass.id,
+      {
+        acids: next
+          ? pass.acids.map((other, j) => (j === i ? next : other))
+          : pass.acids.filter((_, j) => j !== i),
+      },
+      { [path]: written },
+    );
+  return {
+    key: `acid-${i}`,
+    left: (
+      <AcidFields
+        dose={dose}
+        written={draft.colorway.asWritten[path]}
+        restate={(basis) => restated(acid, basis) ?? dose.value}
+        fallback={QUICK_ACIDS.vinegar}
+        onChange={put}
+      />
+    ),
+    right: <AcidWithCurve acid={acid} pass={pass} planned={planned} formulation={formulation} />,
+  };
+}
+
+function restated(acid: PlannedAcid | null, basis: AcidBasis): number | null {
+  if (!acid) return null;
+  const figure = { gPerL: acid.gPerL, percentOfGoods: acid.percentOfGoods, amount: acid.amount }[basis];
+  return Number(figure.value.toPrecision(6));
+}
+
+interface AcidWithCurveProps {
+  acid: PlannedAcid | null;
+  pass: Pass;
+  planned: PlannedPass;
+  formulation: Formulation;
+}
+
+/** What an acid dose comes to; opened, pH against the amount of acid in this bath. */
+function AcidWithCurve({ acid, pass, planned, formulation }: AcidWithCurveProps) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <AcidResult acid={acid} phWindow={planned.phWindow}>
+        {' · '}
+        <ButtonBase
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          sx={{
+            font: 'inherit',
+            fontWeight: 600,
+            verticalAlign: 'baseline',
+            minHeight: 24,
+            textDecoration: 'underline',
+          }}
+        >
+          pH curve
+        </ButtonBase>
+      </AcidResult>
+      {open && acid && (
+        <Suspense>
+          <PhChart acid={acid} pass={pass} planned={planned} formulation={formulation} />
+        </Suspense>
+      )}
+    </>
+  );
+}
+
+function WaterResult({ planned }: { planned: PlannedPass }) {
+  return (
+    <Typography variant="body2" component="div">
+      <FigureText figure={planned.water} name="Water to run" px={20} /> water, for a bath of{' '}
+      <FigureText figure={planned.bath} name="Bath" />,{' '}
+      <FigureText figure={planned.liquorRatio} name="Liquor ratio" />
+    </Typography>
+  );
+}
+
+/** What only this way needs to know, one figure after the other. */
+function MethodResult({ planned }: { planned: PlannedPass }) {
+  const layers = planned.kind === 'painted stack' ? planned.parts : [];
+  return (
+    <Typography variant="body2" component="div">
+      {planned.figures.map(({ name, figure }, i) => (
+        <span key={name}>
+          {i > 0 && ' · '}
+          {name} <FigureText figure={figure} name={name} />
+        </span>
+      ))}
+      {layers.length > 0 && ' · '}
+      {layers.map((part, i) => (
+        <span key={part.id}>
+          {i > 0 && ', '}
+          {part.name} <FigureText figure={part.dos} name={`Depth on ${part.name}`} />
+        </span>
+      ))}
+    </Typography>
+  );
+}
+
+/** An open pass in one line of what to pour, for when it is folded. */
+export function FoldedPours({ planned }: { planned: PlannedPass }) {
+  return (
+    <Typography variant="body2" component="div">
+      {planned.pours.map((pour, i) => (
+        <span key={pour.lineId}>
+          {i > 0 && ', '}
+          <FigureText
+            figure={pour.volume ?? pour.grams}
+            name={`${pour.volume ? 'Pour' : 'Weigh'} ${pour.dyeName}`}
+          />{' '}
+          {pour.dyeName}
+          {pour.strengthPercent !== null && ` ${pour.strengthPercent} %`}
+        </span>
+      ))}
+      {planned.water.value > 0 && (
+        <>
+          , <FigureText figure={planned.water} name="Water to run" /> water
+        </>
+      )}
+      {planned.acids.map((acid) => (
+        <span key={acid.stepId}>
+          , <FigureText figure={acid.amount} name={`Acid, ${acid.label}`} /> {acid.label}
+        </span>
+      ))}
+      {planned.bathAcid && ` · ${formatAmount(planned.bathAcid.pH.value, 'pH')}`}
+    </Typography>
+  );
+}

@@ -1,0 +1,68 @@
+import { useSnackbar } from 'notistack';
+import {
+  newPass,
+  passFromPattern,
+  type MethodKind,
+  type Pass,
+  type Pattern,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { usePutOnShelf } from '../api/queries';
+import { newId } from '../parts/newId';
+import type { Draft } from './useDraft';
+
+/** What can be done with the passes of a colorway as a whole. */
+export interface PassActions {
+  add: (kind: MethodKind) => void;
+  addPattern: (pattern: Pattern) => void;
+  move: (from: number, to: number) => void;
+  duplicate: (pass: Pass) => void;
+  remove: (pass: Pass) => void;
+  keepPattern: (pass: Pass) => void;
+}
+
+/** Adding, moving, doubling, leaving out and keeping passes. @param opened told of a pass that should stand open */
+export function usePassActions(
+  draft: Draft,
+  shelf: ShelfResponse,
+  opened: (passId: string) => void,
+): PassActions {
+  const put = usePutOnShelf('patterns');
+  const { enqueueSnackbar } = useSnackbar();
+  const { passes } = draft.colorway.recipe;
+  const append = (pass: Pass, at = passes.length): void => {
+    draft.changeRecipe({ passes: [...passes.slice(0, at), pass, ...passes.slice(at)] });
+    opened(pass.id);
+  };
+  return {
+    add: (kind) => append(newPass(newId(), kind, shelf, newId)),
+    addPattern: (pattern) => append(passFromPattern(pattern, newId)),
+    duplicate: (pass) =>
+      append(
+        { ...pass, id: newId(), dyes: pass.dyes.map((line) => ({ ...line, id: newId() })) },
+        passes.indexOf(pass) + 1,
+      ),
+    move: (from, to) => {
+      const moving = passes[from];
+      if (!moving || to < 0 || to >= passes.length) return;
+      const rest = passes.filter((_, i) => i !== from);
+      const next = [...rest.slice(0, to), moving, ...rest.slice(to)];
+      draft.changeRecipe({ passes: withFirstBath(next) });
+    },
+    remove: (pass) => draft.changeRecipe({ passes: withFirstBath(passes.filter((other) => other !== pass)) }),
+    keepPattern: (pass) => {
+      const name = `${pass.method.kind}, ${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}`;
+      put
+        .mutateAsync({ id: newId(), name, pass, note: '', retired: false } as { id: string })
+        .then(() => enqueueSnackbar(`Kept as the pattern “${name}”.`))
+        .catch((error: unknown) => enqueueSnackbar(saidOf(error)));
+    },
+  };
+}
+
+/** The first pass has no bath before it: one that was to use it gets water of its own. */
+const withFirstBath = (passes: Pass[]): Pass[] =>
+  passes.map((pass, i) =>
+    i === 0 && pass.water.basis === 'kept' ? { ...pass, water: { basis: 'ratio', value: 30 } } : pass,
+  );
