@@ -5,8 +5,8 @@ import { createRoot } from 'react-dom/client';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { SnackbarProvider } from 'notistack';
 import { BrowserRouter } from 'react-router';
+import { MessageHost } from './frame/MessageHost';
 import { Screens } from './frame/Screens';
 import { theme } from './theme/theme';
 
@@ -28,15 +28,10 @@ createRoot(root).render(
     <ThemeProvider theme={theme}>
       <CssBaseline />
       <QueryClientProvider client={queries}>
-        <SnackbarProvider
-          maxSnack={2}
-          autoHideDuration={6000}
-          anchorOrigin={{ vertical: 'top', horizontal: 'center' }}
-        >
-          <BrowserRouter>
-            <Screens />
-          </BrowserRouter>
-        </SnackbarProvider>
+        <BrowserRouter>
+          <Screens />
+        </BrowserRouter>
+        <MessageHost />
       </QueryClientProvider>
     </ThemeProvider>
   </StrictMode>,

@@ -1,8 +1,8 @@
 import type { Fiber } from '../shelf/fibers';
 import { activityCoefficient } from './davies';
 import { bracketedRoot } from './bracketedRoot';
-import { acidHeldMmol } from './fiberUptake';
-import { PKW, WEAK_ACIDS, type WeakAcid, type WeakAcidName } from './weakAcids';
+import { mostMmolPerGram, shareHeld } from './fiberUptake';
+import { PKW, WEAK_ACIDS, type WeakAcidName } from './weakAcids';
 
 /** Everything that decides the pH of a bath. */
 export interface BathContents {
@@ -21,6 +21,31 @@ const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
 /** Far finer than any meter, coarse enough to be quick. */
 const PH_TOLERANCE = 1e-7;
+/** Ionic strength is settled when it moves by less than this, mol/L: under a ten-thousandth of a pH unit. */
+const STRENGTH_TOLERANCE = 1e-7;
+
+/** Dissociation constants, once, so that a balance needs only products of them. */
+const K = Object.fromEntries(
+  Object.entries(WEAK_ACIDS).map(([name, { pKa }]) => [name, pKa.map((one) => 10 ** -one)]),
+) as Record<WeakAcidName, number[]>;
+const KW = 10 ** -PKW;
+
+/** A bath with its fibers taken together: they differ in how much they hold, not in how it depends on pH. */
+interface Balance {
+  acids: BathContents['acids'];
+  strongBase: number;
+  /** Most protons that all the fiber together holds, mol/L. */
+  fiberHolds: number;
+}
+
+const balanceOf = ({ acids, strongBase, fiber }: BathContents): Balance => ({
+  acids,
+  strongBase,
+  fiberHolds: (fiber ?? []).reduce(
+    (sum, one) => sum + (one.gramsPerLiter * mostMmolPerGram(one.fiber)) / 1000,
+    0,
+  ),
+});
 
 /**
  * pH of a bath at 25 °C: the one root of its charge balance, with activities by Davies and pH = −log10 a(H+).
@@ -32,14 +57,15 @@ export function bathPh(contents: BathContents): number {
     throw new RangeError('An acid must be 0 to 50 mol/L.');
   if (!Number.isFinite(contents.strongBase))
     throw new RangeError('The strong base must be a finite number of mol/L.');
-  if (contents.activities === false) return rootAt(contents, 1);
+  const balance = balanceOf(contents);
+  let pH = rootAt(balance, 1);
+  if (contents.activities === false) return pH;
   let strength = 0;
-  let pH = rootAt(contents, 1);
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = ionicStrength(contents, pH, activityCoefficient(1, strength));
-    const settled = Math.abs(next - strength) < 1e-9;
+    const next = ionicStrength(balance, 10 ** -pH, activityCoefficient(1, strength));
+    const settled = Math.abs(next - strength) < STRENGTH_TOLERANCE;
     strength = next;
-    pH = rootAt(contents, activityCoefficient(1, strength), pH);
+    pH = rootAt(balance, activityCoefficient(1, strength), pH);
     if (settled) break;
   }
   return pH;
@@ -51,16 +77,18 @@ export function bathPh(contents: BathContents): number {
  * @returns mol/L, zero when the bath is already that acid without it
  */
 export function acidForPh(name: WeakAcidName, pH: number, others: BathContents): number {
+  const balance = balanceOf(others);
+  const activity = 10 ** -pH;
   let molar = 0;
   let one = 1;
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = Math.max(0, chargeAt(others, pH, one) / -meanCharge(WEAK_ACIDS[name], pH, one));
+    const next = Math.max(0, chargeAt(balance, pH, one) / -meanCharge(name, activity, one));
     const settled = Math.abs(next - molar) < 1e-10;
     molar = next;
     if (settled) break;
     one = activityCoefficient(
       1,
-      ionicStrength({ ...others, acids: [...others.acids, { name, molar }] }, pH, one),
+      ionicStrength({ ...balance, acids: [...balance.acids, { name, molar }] }, activity, one),
     );
   }
   return molar;
@@ -71,14 +99,15 @@ export function acidForPh(name: WeakAcidName, pH: number, others: BathContents):
  * @returns mol of charge per L, to take the place of `strongBase`
  */
 export function strongBaseAt(pH: number, contents: Omit<BathContents, 'strongBase'>): number {
+  const balance = balanceOf({ ...contents, strongBase: 0 });
   let base = 0;
   let one = 1;
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = -chargeAt({ ...contents, strongBase: 0 }, pH, one);
+    const next = -chargeAt(balance, pH, one);
     const settled = Math.abs(next - base) < 1e-10;
     base = next;
     if (settled) break;
-    one = activityCoefficient(1, ionicStrength({ ...contents, strongBase: base }, pH, one));
+    one = activityCoefficient(1, ionicStrength({ ...balance, strongBase: base }, 10 ** -pH, one));
   }
   return base;
 }
@@ -88,57 +117,60 @@ export function strongBaseAt(pH: number, contents: Omit<BathContents, 'strongBas
  * @param one activity coefficient of a single charge
  * @param near where the root was with a slightly other ionic strength
  */
-function rootAt(contents: BathContents, one: number, near?: number): number {
-  const charge = (pH: number): number => chargeAt(contents, pH, one);
+function rootAt(balance: Balance, one: number, near?: number): number {
+  const charge = (pH: number): number => chargeAt(balance, pH, one);
   if (near !== undefined) {
-    const [low, high] = [near - 0.2, near + 0.2];
+    const [low, high] = [near - 0.12, near + 0.12];
     if (charge(low) > 0 && charge(high) < 0) return bracketedRoot(charge, low, high, PH_TOLERANCE);
   }
   return bracketedRoot(charge, LOWEST_PH, HIGHEST_PH, PH_TOLERANCE);
 }
 
-/** Net charge of everything in the bath, mol/L. */
-function chargeAt(contents: BathContents, pH: number, one: number): number {
-  let charge = 10 ** -pH / one - 10 ** (pH - PKW) / one + contents.strongBase;
-  for (const { name, molar } of contents.acids) charge += molar * meanCharge(WEAK_ACIDS[name], pH, one);
-  if (contents.fiber)
-    for (const { fiber, gramsPerLiter } of contents.fiber)
-      charge += acidHeldMmol(fiber, gramsPerLiter, pH) / 1000;
-  return charge;
+/** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */
+function chargeAt({ acids, strongBase, fiberHolds }: Balance, pH: number, one: number): number {
+  const activity = 10 ** -pH;
+  let charge = activity / one - KW / (activity * one) + strongBase;
+  for (const { name, molar } of acids) charge += molar * meanCharge(name, activity, one);
+  return fiberHolds === 0 ? charge : charge + fiberHolds * shareHeld(pH);
 }
 
-/** Mean charge of an acid over its protonation states, from fully protonated down. */
-function meanCharge(acid: WeakAcid, pH: number, one: number): number {
+/** Mean charge of an acid over its protonation states, from fully protonated down. @param activity of H+ */
+function meanCharge(name: WeakAcidName, activity: number, one: number): number {
+  const constants = K[name];
+  let charge: number = WEAK_ACIDS[name].charge;
   let weight = 1;
   let total = 1;
-  let sum = acid.charge;
-  for (let i = 0; i < acid.pKa.length; i += 1) {
-    weight *= step(acid, i, pH, one);
+  let sum = charge;
+  for (const constant of constants) {
+    weight *= (constant / activity) * coefficientRatio(charge, one);
+    charge -= 1;
     total += weight;
-    sum += weight * (acid.charge - i - 1);
+    sum += weight * charge;
   }
   return sum / total;
 }
 
-/** Ratio of a protonation state to the one with a proton more; Davies gives γ(z) = γ(1)^(z²). */
-function step(acid: WeakAcid, i: number, pH: number, one: number): number {
-  const from = acid.charge - i;
-  const to = from - 1;
-  return 10 ** (pH - (acid.pKa[i] ?? 0)) * one ** (from * from - to * to);
+/** γ(z) ÷ γ(z − 1); Davies gives γ(z) = γ(1)^(z²), so that it is γ(1)^(2z − 1). */
+function coefficientRatio(charge: number, one: number): number {
+  if (charge === 1) return one;
+  let ratio = 1 / one;
+  for (let z = charge; z < 0; z += 1) ratio /= one * one;
+  return ratio;
 }
 
-/** Ionic strength of a bath, mol/L. @param one activity coefficient of a single charge */
-function ionicStrength(contents: BathContents, pH: number, one: number): number {
-  let doubled = 10 ** -pH / one + 10 ** (pH - PKW) / one + Math.abs(contents.strongBase);
-  for (const { name, molar } of contents.acids) {
-    const acid: WeakAcid = WEAK_ACIDS[name];
+/** Ionic strength of a bath, mol/L. @param activity of H+ @param one activity coefficient of a single charge */
+function ionicStrength({ acids, strongBase }: Balance, activity: number, one: number): number {
+  let doubled = activity / one + KW / (activity * one) + Math.abs(strongBase);
+  for (const { name, molar } of acids) {
+    let charge: number = WEAK_ACIDS[name].charge;
     let weight = 1;
     let total = 1;
-    let squares = acid.charge ** 2;
-    for (let i = 0; i < acid.pKa.length; i += 1) {
-      weight *= step(acid, i, pH, one);
+    let squares = charge * charge;
+    for (const constant of K[name]) {
+      weight *= (constant / activity) * coefficientRatio(charge, one);
+      charge -= 1;
       total += weight;
-      squares += weight * (acid.charge - i - 1) ** 2;
+      squares += weight * charge * charge;
     }
     doubled += (molar * squares) / total;
   }

@@ -17,13 +17,17 @@ const UPTAKE: Partial<Record<Fiber, UptakeFacts>> = {
 const HALF_BOUND_PH = 2.45;
 const STEEPNESS = 0.6;
 
+/** Millimoles of protons that a gram of fiber holds at most; none for fiber that takes no acid dye. An estimate. */
+export const mostMmolPerGram = (fiber: Fiber): number =>
+  FIBERS[fiber].takesAcidDye ? (UPTAKE[fiber] ?? WOOL).mostMmolPerGram : 0;
+
+/** Share of that which is held at a pH, 1 to 0; never grows with pH. An estimate. */
+export const shareHeld = (pH: number): number => 1 / (1 + 10 ** (STEEPNESS * (pH - HALF_BOUND_PH)));
+
 /**
  * Protons a mass of fiber holds at a pH. An estimate; a pH measured in the pot is worth more.
  * @param grams dry fiber, g
  * @returns millimoles; never grows with pH
  */
-export function acidHeldMmol(fiber: Fiber, grams: number, pH: number): number {
-  if (!FIBERS[fiber].takesAcidDye) return 0;
-  const { mostMmolPerGram } = UPTAKE[fiber] ?? WOOL;
-  return (grams * mostMmolPerGram) / (1 + 10 ** (STEEPNESS * (pH - HALF_BOUND_PH)));
-}
+export const acidHeldMmol = (fiber: Fiber, grams: number, pH: number): number =>
+  grams * mostMmolPerGram(fiber) * shareHeld(pH);

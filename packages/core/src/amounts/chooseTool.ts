@@ -1,5 +1,5 @@
 import type { Tool } from '../shelf/tool';
-import { toolUnit } from '../shelf/tool';
+import { toolUnit } from '../shelf/toolKinds';
 
 /** An amount as one tool measures it. */
 export interface ToolReading {

@@ -1,7 +1,8 @@
 import { depthOfShade } from '../amounts/dyeMass';
 import type { Shelf } from '../recipe/materials';
 import { named } from '../recipe/materials';
-import { methodFacts, passShare, type PassMethod } from '../recipe/methods';
+import { methodFacts, passShare } from '../recipe/methods';
+import type { PassMethod } from '../recipe/methodSchema';
 import { lineShare } from '../recipe/planPours';
 import type { Plan } from '../recipe/planTypes';
 import type { AcidDose, DyeLine, Formulation, Pass, Recipe } from '../recipe/recipe';

@@ -6,10 +6,13 @@ export const toEncoded = (linear: number): number =>
 
 export type Rgb = readonly [number, number, number];
 
+/** The 256 channel values a screen knows, once. */
+const LINEAR = Array.from({ length: 256 }, (_, value) => toLinear(value / 255));
+
 /** Linear-light channels of `#rrggbb`. */
 export function linearRgb(hex: string): Rgb {
-  const channel = (at: number): number => toLinear(Number.parseInt(hex.slice(at, at + 2), 16) / 255);
-  return [channel(1), channel(3), channel(5)];
+  const all = Number.parseInt(hex.slice(1), 16);
+  return [LINEAR[(all >> 16) & 255] ?? 0, LINEAR[(all >> 8) & 255] ?? 0, LINEAR[all & 255] ?? 0];
 }
 
 /** `#rrggbb` of linear-light channels, clamped to the screen's gamut. */

@@ -1,2 +1,3 @@
 /** A number as it stands in an explanation: enough figures to check the arithmetic, no trailing zeros. */
-export const plainNumber = (value: number): string => String(Number(value.toPrecision(9)));
+export const plainNumber = (value: number): string =>
+  Number.isInteger(value) ? String(value) : String(Number(value.toPrecision(9)));

@@ -1,4 +1,5 @@
-import { convertEntry, readEntry, SCHOOLS, type EntryContext, type School } from './dyeEntry';
+import { convertEntry, readEntry, SCHOOLS, type EntryContext } from './dyeEntry';
+import type { School } from './dyeEntrySchema';
 import type { DyeLine, Pass } from './recipe';
 
 /** The changes to a pass that say one of its lines in another school. */

@@ -1,32 +1,13 @@
-import { z } from 'zod';
 import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { FieldError } from '../figure/fieldError';
 import type { Sureness } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import type { Dye } from '../shelf/dye';
-import { quantity } from '../shelf/quantitySchema';
 import type { Stock } from '../shelf/stock';
 import { spoonMl, type SpoonSystem } from '../units/conversions';
 import type { QuantityKindName } from '../units/quantityKinds';
-
-/** How much dye, in the terms of the school it was said in. */
-export const dyeEntrySchema = z.discriminatedUnion(
-  'school',
-  [
-    z.strictObject({ school: z.literal('depth'), percent: quantity('dos') }),
-    z.strictObject({ school: z.literal('grams'), grams: quantity('dyeMass') }),
-    z.strictObject({ school: z.literal('stock'), milliliters: quantity('volume') }),
-    z.strictObject({ school: z.literal('stock spoons'), teaspoons: quantity('teaspoons') }),
-    z.strictObject({ school: z.literal('powder spoons'), teaspoons: quantity('teaspoons') }),
-    z.strictObject({ school: z.literal('parts'), parts: quantity('parts') }),
-    z.strictObject({ school: z.literal('print'), inkPercent: quantity('inkPercent') }),
-  ],
-  { error: 'How much dye must be a depth, grams, stock, stock spoons, powder spoons, parts or print.' },
-);
-
-export type DyeEntry = z.infer<typeof dyeEntrySchema>;
-export type School = DyeEntry['school'];
+import type { DyeEntry, School } from './dyeEntrySchema';
 
 /** A school of measuring: its name on screen and the amount its field holds. */
 export interface SchoolFacts {

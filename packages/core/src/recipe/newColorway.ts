@@ -2,9 +2,9 @@ import type { Base } from '../shelf/base';
 import type { Shelf } from './materials';
 import { QUICK_ACIDS } from './quickPour';
 import type { Colorway, DyeLine, GoodsLine, Pass } from './recipe';
-import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from '../heat/setMethods';
-import { methodFacts, METHODS, sectionsOf, type MethodKind, type PassMethod } from './methods';
-import type { HeatSet } from './recipe';
+import { usualSet } from '../heat/usualSet';
+import { methodFacts, METHODS, sectionsOf } from './methods';
+import type { MethodKind, PassMethod } from './methodSchema';
 
 const onShelf = <T extends { retired: boolean }>(things: readonly T[]): T[] =>
   things.filter((thing) => !thing.retired);
@@ -48,20 +48,6 @@ export function newDyeLine(
 /** The first jar of a dye still in use; null for weighing the powder. */
 export function jarFor(shelf: Shelf, dyeId: string): string | null {
   return onShelf(shelf.stocks).find((stock) => stock.dyeId === dyeId)?.id ?? null;
-}
-
-/** What is usual for a way of setting. */
-export function usualSet(method: SetMethod): HeatSet {
-  const facts = setMethodFacts(method);
-  return {
-    method,
-    temperatureC: facts.usualC,
-    minutes: facts.usualMinutes,
-    coolMinutes: facts.usualCoolMinutes,
-    rampCPerMin: USUAL_RISE_C_PER_MIN,
-    bundleCm: 5,
-    wrap: method === 'steam' || method === 'microwave' || method === 'oven' ? 'vented' : 'none',
-  };
 }
 
 /** Acid a glaze starts from: strongly acid, cold (common practice, no source). */

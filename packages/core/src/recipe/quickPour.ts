@@ -5,7 +5,7 @@ import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import type { Studio } from '../shelf/studio';
-import { heatSetSchema, passSchema } from './recipe';
+import { usualSet } from '../heat/usualSet';
 import type { AcidDose, Colorway, Formulation, HeatSet, Recipe } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
@@ -18,15 +18,6 @@ export interface QuickPour {
   acid: AcidDose | null;
   set: HeatSet;
 }
-
-/** A pass with nothing decided but its way. */
-const EMPTY_PASS = {
-  id: 'p1',
-  method: { kind: 'immersion' },
-  dyes: [{ id: 'd', dyeId: 'd', entry: { school: 'depth', percent: 1 } }],
-  water: { basis: 'ratio', value: 30 },
-  acids: [],
-};
 
 const GROUNDS: Record<QuickPour['fiber'], string> = { wool: '#efe9dc', nylon: '#f1f0ec', silk: '#f3eee2' };
 
@@ -100,7 +91,14 @@ export function quickFormulation(
     wettingMinutes: 30,
     passes: [
       {
-        ...passSchema.parse(EMPTY_PASS),
+        id: 'p1',
+        method: { kind: 'immersion' },
+        goodsGoIn: 'wet',
+        arrangement: { kind: 'open', count: 1 },
+        partsDepthPercent: 1,
+        printDepthPercent: 1,
+        topUpMl: 0,
+        heat: null,
         dyes: quick.dyes.map((line, i) => ({
           id: line.id,
           dyeId: dyes[i]?.id ?? '',
@@ -113,8 +111,8 @@ export function quickFormulation(
       },
     ],
     potId: null,
-    // What a browser kept from an earlier version takes the defaults of what has come since.
-    set: heatSetSchema.parse(quick.set),
+    // What a browser kept from an earlier version takes what is usual for what has come since.
+    set: { ...usualSet(quick.set.method), ...quick.set },
   };
   return {
     name: 'Quick pour',

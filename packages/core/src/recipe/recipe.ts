@@ -9,8 +9,8 @@ import { studioPlaceSchema, studioWaterSchema } from '../shelf/studio';
 import { toolSchema } from '../shelf/tool';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
-import { dyeEntrySchema } from './dyeEntry';
-import { passMethodSchema } from './methods';
+import { dyeEntrySchema } from './dyeEntrySchema';
+import { passMethodSchema } from './methodSchema';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
 export const goodsLineSchema = z.strictObject({

@@ -5,7 +5,8 @@ import type { FiberShare } from '../shelf/base';
 import { spoonMl } from '../units/conversions';
 import { named, type Shelf } from './materials';
 import { lineGrams } from './plan';
-import { entryAmount, entryIn, type DyeEntry } from './dyeEntry';
+import { entryAmount, entryIn } from './dyeEntry';
+import type { DyeEntry } from './dyeEntrySchema';
 import type { DyeLine, GoodsLine, Pass, Recipe } from './recipe';
 
 /** How a recipe is to be dyed again. */

@@ -3,7 +3,7 @@ import { SET_METHOD_NAMES, usualSetMinutes } from '../../test/sets';
 import { figure } from '../figure/figure';
 import { planFormulation } from './plan';
 import type { HeatSet } from './recipe';
-import { usualSet } from './newColorway';
+import { usualSet } from '../heat/usualSet';
 
 const stepsOf = (set: HeatSet) => planFormulation(formulation({ set })).steps;
 

@@ -1,9 +1,7 @@
 import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema } from './common';
+import { TOOL_KINDS } from './toolKinds';
 import { quantity } from './quantitySchema';
-
-export const TOOL_KINDS = ['syringe', 'pipette', 'cylinder', 'jug', 'spoon', 'scale'] as const;
-export type ToolKind = (typeof TOOL_KINDS)[number];
 
 /** Something to measure with. Capacity and graduation are in mL, a scale's in g. */
 export const toolSchema = z
@@ -23,6 +21,3 @@ export const toolSchema = z
   });
 
 export type Tool = z.infer<typeof toolSchema>;
-
-/** What a tool measures in. */
-export const toolUnit = (kind: ToolKind): 'mL' | 'g' => (kind === 'scale' ? 'g' : 'mL');

@@ -7,7 +7,6 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { Link, useNavigate } from 'react-router';
 import {
   comparePlans,
@@ -33,6 +32,7 @@ import { Notices } from '../parts/Notices';
 import { QuantityField } from '../parts/QuantityField';
 import { batchView } from '../pots/batchView';
 import { freePot } from '../pots/freePot';
+import { say } from '../parts/say';
 
 /** Dye a batch again from its true recipe: another count, another base, other jars; old and new side by side. */
 export function DyeAgainScreen() {
@@ -74,7 +74,6 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
   const running = useRunning().data ?? [];
   const begin = useBeginBatch();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const before = useMemo(
     () => planFormulation(formulate(batch.name, recipe, materials)),
     [batch.name, recipe, materials],
@@ -130,7 +129,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
       });
       void navigate(`/pots/${next.id}`);
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
     }
   };
   const share = (of: typeof before): number => of.dyeablePercent.value;

@@ -1,7 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import { formulate, type Plan, type ShelfResponse } from '@ythrion/core';
 import { saidOf } from '../api/client';
@@ -11,6 +10,7 @@ import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
 import { freePot } from '../pots/freePot';
 import type { Draft } from './useDraft';
+import { say } from '../parts/say';
 
 export interface BeginBatchRowProps {
   draft: Draft;
@@ -29,7 +29,6 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const stops = plan.notices.some((notice) => notice.blocks);
   const begin = useBeginBatch();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const start = async (): Promise<void> => {
     try {
       const batch = await begin.mutateAsync({
@@ -48,7 +47,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
     }
   };
   return (

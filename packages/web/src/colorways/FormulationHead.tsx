@@ -5,13 +5,13 @@ import InputBase from '@mui/material/InputBase';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import { colorwaySchema, dayOf, type Colorway, type ColorwayOnList, type Plan } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../api/queries';
 import { Choice } from '../parts/Choice';
 import type { Draft } from './useDraft';
+import { say } from '../parts/say';
 
 export interface FormulationHeadProps {
   draft: Draft;
@@ -30,7 +30,6 @@ export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }
   const { colorway } = draft;
   const save = useSaveColorway();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const newest = versions[0];
   const keep = async (changes: Partial<Colorway> = {}): Promise<void> => {
     const next = colorwaySchema.safeParse({
@@ -38,15 +37,14 @@ export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }
       ...changes,
       version: isNew ? 1 : (newest?.version ?? 0) + 1,
     });
-    if (!next.success)
-      return void enqueueSnackbar(next.error.issues[0]?.message ?? 'This cannot be saved yet.');
+    if (!next.success) return void say(next.error.issues[0]?.message ?? 'This cannot be saved yet.');
     try {
       const { savedAt: _, ...kept } = await save.mutateAsync(next.data);
       draft.takeUp(kept);
-      enqueueSnackbar(`Version ${kept.version} saved.`);
+      say(`Version ${kept.version} saved.`);
       if (isNew) void navigate(`/colorways/${kept.id}`, { replace: true });
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
     }
   };
   const openVersion = (version: string): void => {
@@ -141,7 +139,6 @@ interface HeadBarProps {
 /** Undo and redo at hand, the rarer tools one tap further. */
 function HeadBar({ draft, plan, panel, onPanel, versions }: HeadBarProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const { enqueueSnackbar } = useSnackbar();
   const choose = (work: () => void) => (): void => {
     setAnchor(null);
     work();
@@ -151,7 +148,7 @@ function HeadBar({ draft, plan, panel, onPanel, versions }: HeadBarProps) {
       const { printRunSheet } = await import('./printRunSheet');
       await printRunSheet(plan, draft.colorway);
     } catch {
-      enqueueSnackbar('The run sheet could not be made. Nothing was changed.');
+      say('The run sheet could not be made. Nothing was changed.');
     }
   };
   const tools: [string, () => void][] = [

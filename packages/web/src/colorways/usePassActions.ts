@@ -1,4 +1,3 @@
-import { useSnackbar } from 'notistack';
 import {
   newPass,
   passFromPattern,
@@ -11,6 +10,7 @@ import { saidOf } from '../api/client';
 import { usePutOnShelf } from '../api/queries';
 import { newId } from '../parts/newId';
 import type { Draft } from './useDraft';
+import { say } from '../parts/say';
 
 /** What can be done with the passes of a colorway as a whole. */
 export interface PassActions {
@@ -29,7 +29,6 @@ export function usePassActions(
   opened: (passId: string) => void,
 ): PassActions {
   const put = usePutOnShelf('patterns');
-  const { enqueueSnackbar } = useSnackbar();
   const { passes } = draft.colorway.recipe;
   const append = (pass: Pass, at = passes.length): void => {
     draft.changeRecipe({ passes: [...passes.slice(0, at), pass, ...passes.slice(at)] });
@@ -55,8 +54,8 @@ export function usePassActions(
       const name = `${pass.method.kind}, ${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}`;
       put
         .mutateAsync({ id: newId(), name, pass, note: '', retired: false } as { id: string })
-        .then(() => enqueueSnackbar(`Kept as the pattern “${name}”.`))
-        .catch((error: unknown) => enqueueSnackbar(saidOf(error)));
+        .then(() => say(`Kept as the pattern “${name}”.`))
+        .catch((error: unknown) => say(saidOf(error)));
     },
   };
 }

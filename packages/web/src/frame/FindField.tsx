@@ -1,13 +1,11 @@
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
-import MenuItem from '@mui/material/MenuItem';
-import MenuList from '@mui/material/MenuList';
-import Paper from '@mui/material/Paper';
-import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import type { Finding } from '@ythrion/core';
 import { useFind } from '../api/queries';
+
+const FoundList = lazy(async () => ({ default: (await import('./FoundList')).FoundList }));
 
 const PLACE: Record<Finding['kind'], (id: string) => string> = {
   colorway: (id) => `/colorways/${id}`,
@@ -72,32 +70,21 @@ export function FindField() {
         }}
       />
       {open && q.trim() !== '' && (
-        <Paper
-          sx={{ position: 'absolute', top: 'calc(100% + 4px)', left: 0, zIndex: 30, border: 1, width: 300 }}
+        <Box
+          sx={{
+            position: 'absolute',
+            top: 'calc(100% + 4px)',
+            left: 0,
+            zIndex: 30,
+            border: 1,
+            width: 300,
+            bgcolor: 'background.paper',
+          }}
         >
-          {found.length === 0 ? (
-            <Typography variant="body2" sx={{ p: 1.5 }}>
-              Nothing by that name or code.
-            </Typography>
-          ) : (
-            <MenuList dense aria-label="Found">
-              {found.map((finding) => (
-                <MenuItem
-                  key={`${finding.kind}-${finding.id}`}
-                  onClick={() => go(finding)}
-                  sx={{ minHeight: 44, gap: 1 }}
-                >
-                  <Typography variant="caption" color="text.secondary" sx={{ width: 64 }}>
-                    {finding.kind === 'stock' ? 'jar' : finding.kind}
-                  </Typography>
-                  <Typography noWrap>
-                    {finding.name} {finding.code}
-                  </Typography>
-                </MenuItem>
-              ))}
-            </MenuList>
-          )}
-        </Paper>
+          <Suspense>
+            <FoundList found={found} onGo={go} />
+          </Suspense>
+        </Box>
       )}
     </Box>
   );

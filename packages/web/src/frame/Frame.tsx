@@ -1,13 +1,17 @@
+import { lazy, Suspense } from 'react';
 import Box from '@mui/material/Box';
-import { Suspense } from 'react';
 import { Outlet, useLocation } from 'react-router';
 import { Waiting } from '../parts/Waiting';
+import { useRunning } from '../api/queries';
 import { Guard } from './Guard';
-import { Hob } from './Hob';
 import { Places } from './Places';
+
+/** The pots in use; loaded when the first is wet. */
+const Hob = lazy(async () => ({ default: (await import('./Hob')).Hob }));
 
 /** Places on the left of a desk or along the bottom of a phone, the hob along the lower edge, the screen between. */
 export function Frame() {
+  const wet = (useRunning().data?.length ?? 0) > 0;
   return (
     <Box
       sx={{
@@ -35,7 +39,11 @@ export function Frame() {
         </Box>
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
           <Guard instead={null}>
-            <Hob />
+            {wet && (
+              <Suspense>
+                <Hob />
+              </Suspense>
+            )}
           </Guard>
         </Box>
       </Box>

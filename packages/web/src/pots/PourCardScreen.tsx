@@ -9,7 +9,7 @@ import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
 import { OpenedBatch } from '../parts/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
-import { potView } from './batchView';
+import { potView } from './potView';
 import { CheckBar } from './CheckBar';
 import { CloseBatch } from './CloseBatch';
 import { StepLine } from './StepLine';

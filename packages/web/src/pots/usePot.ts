@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { potClock, type BatchResponse, type BatchState, type PotClock } from '@ythrion/core';
 import { useShelf } from '../api/queries';
 import { useNow } from '../parts/useNow';
-import { potView } from './batchView';
+import { potView } from './potView';
 
 /** A pot as it stands this moment: its batch, its level, and its clock. */
 export function usePot(batch: BatchResponse): { state: BatchState; level: number; clock: PotClock } {

@@ -1,10 +1,8 @@
-import { useSnackbar } from 'notistack';
-import { createElement } from 'react';
-import Button from '@mui/material/Button';
 import type { Entry } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useAddEntry } from '../api/queries';
 import { newId } from '../parts/newId';
+import { say } from '../parts/say';
 
 type Unstamped<T> = T extends Entry ? Omit<T, 'id' | 'at'> : never;
 
@@ -14,29 +12,18 @@ export type NewEntry = Unstamped<Entry>;
 /** Adds to a batch's record, with a way to take it back, and says when the server cannot be reached. */
 export function useRecord(batchId: string) {
   const add = useAddEntry(batchId);
-  const { enqueueSnackbar, closeSnackbar } = useSnackbar();
   const record = async (entry: NewEntry, undoWord?: string): Promise<boolean> => {
     const stamped = { ...entry, id: newId(), at: new Date().toISOString() } as Entry;
     try {
       await add.mutateAsync(stamped);
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
       return false;
     }
     if (undoWord !== undefined)
-      enqueueSnackbar(undoWord, {
-        action: (key) =>
-          createElement(
-            Button,
-            {
-              color: 'inherit',
-              onClick: () => {
-                closeSnackbar(key);
-                void record({ kind: 'struck', entryId: stamped.id, why: '' });
-              },
-            },
-            'Take back',
-          ),
+      say(undoWord, {
+        word: 'Take back',
+        work: () => void record({ kind: 'struck', entryId: stamped.id, why: '' }),
       });
     return true;
   };

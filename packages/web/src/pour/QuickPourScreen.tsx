@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import {
   formulate,
@@ -31,6 +30,7 @@ import { TextLine } from '../parts/TextLine';
 import { Totals } from '../parts/Totals';
 import { YarnStage } from '../parts/YarnStage';
 import { useStoredState } from '../parts/useStoredState';
+import { say } from '../parts/say';
 
 const FIRST_HEXES = ['#2c4f8f', '#a8324a', '#c98b1d', '#3f7a58'] as const;
 const START: QuickPour = {
@@ -297,7 +297,6 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
   const take = useImportDocument();
   const begin = useBeginBatch();
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const keep = async (asBatch: boolean): Promise<void> => {
     const made = new Map<string, string>();
     const idFor = (what: string): string => made.get(what) ?? made.set(what, newId()).get(what) ?? what;
@@ -316,7 +315,7 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
     }
   };
   return (

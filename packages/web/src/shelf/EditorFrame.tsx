@@ -2,11 +2,11 @@ import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { useNavigate } from 'react-router';
 import type { ShelfResource } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutOnShelf } from '../api/queries';
+import { say } from '../parts/say';
 
 export interface EditorFrameProps<T> {
   resource: ShelfResource;
@@ -28,15 +28,14 @@ export function EditorFrame<T extends { id: string; retired: boolean }>({
 }: EditorFrameProps<T>) {
   const put = usePutOnShelf(resource);
   const navigate = useNavigate();
-  const { enqueueSnackbar } = useSnackbar();
   const save = async (item: T | undefined, word: string): Promise<void> => {
     if (!item) return;
     try {
       await put.mutateAsync(item);
-      enqueueSnackbar(word);
+      say(word);
       if (!kept) void navigate(`/shelf/${resource}/${item.id}`, { replace: true });
     } catch (error) {
-      enqueueSnackbar(saidOf(error));
+      say(saidOf(error));
     }
   };
   return (

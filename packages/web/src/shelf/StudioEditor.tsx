@@ -4,13 +4,13 @@ import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
-import { useSnackbar } from 'notistack';
 import { Controller } from 'react-hook-form';
 import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useImportDocument, usePutStudio } from '../api/queries';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
+import { say } from '../parts/say';
 
 const SPOONS = [
   { value: 'US', label: 'US: teaspoon 4.93, tablespoon 14.8, cup 236.6 mL' },
@@ -24,24 +24,21 @@ export function StudioEditor({ studio }: { studio: Studio }) {
   const put = usePutStudio();
   const take = useImportDocument();
   const file = useRef<HTMLInputElement>(null);
-  const { enqueueSnackbar } = useSnackbar();
   const save = async (): Promise<void> => {
     const value = await read();
     if (!value) return;
     await put
       .mutateAsync(value)
-      .then(() => enqueueSnackbar('Kept.'))
-      .catch((error: unknown) => enqueueSnackbar(saidOf(error)));
+      .then(() => say('Kept.'))
+      .catch((error: unknown) => say(saidOf(error)));
   };
   const takeIn = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     try {
       const report = await take.mutateAsync(JSON.parse(await chosen.text()) as StudioDocument);
-      enqueueSnackbar(`Taken in: ${report.added} new, ${report.unchanged} already here.`);
+      say(`Taken in: ${report.added} new, ${report.unchanged} already here.`);
     } catch (error) {
-      enqueueSnackbar(
-        error instanceof SyntaxError ? `${chosen.name} is not JSON. Nothing was taken in.` : saidOf(error),
-      );
+      say(error instanceof SyntaxError ? `${chosen.name} is not JSON. Nothing was taken in.` : saidOf(error));
     }
   };
   return (

@@ -1,0 +1,16 @@
+import type { HeatSet } from '../recipe/recipe';
+import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from './setMethods';
+
+/** What is usual for a way of setting. */
+export function usualSet(method: SetMethod): HeatSet {
+  const facts = setMethodFacts(method);
+  return {
+    method,
+    temperatureC: facts.usualC,
+    minutes: facts.usualMinutes,
+    coolMinutes: facts.usualCoolMinutes,
+    rampCPerMin: USUAL_RISE_C_PER_MIN,
+    bundleCm: 5,
+    wrap: method === 'steam' || method === 'microwave' || method === 'oven' ? 'vented' : 'none',
+  };
+}
