@@ -52,6 +52,12 @@ test('Davies: no effect at zero strength, a few percent at 0.001, and charge cou
   expect(Math.log(activityCoefficient(2, 0.01)) / Math.log(activityCoefficient(1, 0.01))).toBeCloseTo(4, 9);
 });
 
+test('water of 100 mg/L alkalinity open to the air stands near pH 8.4; pure water near 5.6 (textbook, from memory)', () => {
+  const airCo2 = 0.034 * 420e-6;
+  expect(bathPh({ acids: [], strongBase: 0, airCo2 })).toBeCloseTo(5.6, 1);
+  expect(Math.abs(bathPh({ acids: [], strongBase: 0.002, airCo2 }) - 8.45)).toBeLessThan(0.15);
+});
+
 describe('the bath', () => {
   const molar = fc.double({ min: 0, max: 0.2, noNaN: true });
   const acid = fc.constantFrom<WeakAcidName>('acetic', 'citric', 'formic');

@@ -10,6 +10,11 @@ export interface BathContents {
   acids: readonly { name: WeakAcidName; molar: number }[];
   /** Cations of strong bases less anions of strong acids, mol of charge per L. */
   strongBase: number;
+  /**
+   * Dissolved CO2 that the air keeps constant, mol/L: what is left of the water's carbonate once heat has driven off
+   * the rest. Leave out for none.
+   */
+  airCo2?: number;
   /** Fiber in the bath, grams per liter; leave out to ignore what it takes up. */
   fiber?: readonly { fiber: Fiber; gramsPerLiter: number }[];
   /** False for concentrations instead of activities: the textbook ideal. */
@@ -32,13 +37,15 @@ const KW = 10 ** -PKW;
 
 /** A bath with its fibers taken together: they differ in how much they hold, not in how it depends on pH. */
 interface Balance {
+  airCo2: number;
   acids: BathContents['acids'];
   strongBase: number;
   /** Most protons that all the fiber together holds, mol/L. */
   fiberHolds: number;
 }
 
-const balanceOf = ({ acids, strongBase, fiber }: BathContents): Balance => ({
+const balanceOf = ({ acids, strongBase, fiber, airCo2 = 0 }: BathContents): Balance => ({
+  airCo2,
   acids,
   strongBase,
   fiberHolds: (fiber ?? []).reduce(
@@ -127,11 +134,26 @@ function rootAt(balance: Balance, one: number, near?: number): number {
 }
 
 /** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */
-function chargeAt({ acids, strongBase, fiberHolds }: Balance, pH: number, one: number): number {
+function chargeAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): number {
   const activity = 10 ** -pH;
   let charge = activity / one - KW / (activity * one) + strongBase;
+  if (airCo2 > 0) {
+    const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
+    charge -= bicarbonate + 2 * carbonate;
+  }
   for (const { name, molar } of acids) charge += molar * meanCharge(name, activity, one);
   return fiberHolds === 0 ? charge : charge + fiberHolds * shareHeld(pH);
+}
+
+/** Bicarbonate and carbonate over a constant dissolved CO2, mol/L. @param activity of H+ */
+function carbonateOverAir(
+  co2: number,
+  activity: number,
+  one: number,
+): { bicarbonate: number; carbonate: number } {
+  const [first = 0, second = 0] = K.carbonic;
+  const bicarbonate = (co2 * first) / (activity * one);
+  return { bicarbonate, carbonate: (bicarbonate * second) / (activity * one ** 3) };
 }
 
 /** Mean charge of an acid over its protonation states, from fully protonated down. @param activity of H+ */
@@ -159,8 +181,12 @@ function coefficientRatio(charge: number, one: number): number {
 }
 
 /** Ionic strength of a bath, mol/L. @param activity of H+ @param one activity coefficient of a single charge */
-function ionicStrength({ acids, strongBase }: Balance, activity: number, one: number): number {
+function ionicStrength({ acids, strongBase, airCo2 }: Balance, activity: number, one: number): number {
   let doubled = activity / one + KW / (activity * one) + Math.abs(strongBase);
+  if (airCo2 > 0) {
+    const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
+    doubled += bicarbonate + 4 * carbonate;
+  }
   for (const { name, molar } of acids) {
     let charge: number = WEAK_ACIDS[name].charge;
     let weight = 1;

@@ -44,6 +44,9 @@ export const acidName = (material: AcidMaterial): 'acetic' | 'citric' =>
  */
 const CARBONATE_PER_ALKALINITY = 1 + 10 ** (6.352 - 7.5);
 
+/** CO2 that air at 420 ppm keeps dissolved at 25 °C, mol/L: Henry's constant 0.034 mol/(L atm), CRC Handbook. */
+export const AIR_CO2_MOLAR = 0.034 * 420e-6;
+
 /** Alkalinity in mg/L as calcium carbonate as mol of strong base per L. */
 export const alkalinityMolar = (mgPerL: number): number => mgPerL / MG_CACO3_PER_MEQ / 1000;
 
@@ -95,7 +98,7 @@ export function expectedPh(
     'established',
     'pKa: CRC Handbook',
   );
-  const bath: BathContents = { acids: weak, strongBase };
+  const bath: BathContents = { acids: weak, strongBase, airCo2: AIR_CO2_MOLAR };
   const pH = water.countFiberUptake
     ? figure(
         bathPh({ ...bath, fiber: fiberPerLiter(goods, liters) }),
@@ -121,6 +124,7 @@ export function acidGramsForPh(
 ): Figure {
   const without: BathContents = {
     acids: [],
+    airCo2: AIR_CO2_MOLAR,
     strongBase: alkalinityMolar(water.alkalinityMgPerL),
     ...(water.countFiberUptake && { fiber: fiberPerLiter(goods, liters) }),
   };

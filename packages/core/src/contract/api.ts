@@ -19,6 +19,9 @@ export const API = {
   find: '/api/find',
   document: '/api/document',
   health: '/api/health',
+  /** Streams of readings, server-sent events. */
+  scale: '/api/instruments/scale',
+  phMeter: '/api/instruments/ph',
 } as const;
 
 export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const;
@@ -70,4 +73,16 @@ export interface ImportReport {
   added: number;
   /** Already here and the same. */
   unchanged: number;
+}
+
+/** Each event of GET /api/instruments/scale */
+export interface ScaleReading {
+  grams: number;
+  stable: boolean;
+}
+
+/** Each event of GET /api/instruments/ph/:batchId */
+export interface PhReading {
+  pH: number;
+  stable: boolean;
 }

@@ -21,3 +21,12 @@ export type BookQuery = z.infer<typeof bookQuerySchema>;
 /** POST /api/batches: begin a batch. The code is given by the server. */
 export const beginBatchSchema = batchSchema.omit({ entries: true, code: true });
 export type BeginBatch = z.infer<typeof beginBatchSchema>;
+
+/** POST /api/instruments/scale/hand: what the simulated hand lays on the scale, or null to clear it. */
+export const handSchema = z.object({
+  grams: z
+    .number({ error: 'A hand lays grams on the scale.' })
+    .min(-200, { error: 'A hand takes at most 200 g off at once.' })
+    .max(200, { error: 'A hand lays at most 200 g on at once.' })
+    .nullable(),
+});

@@ -1,9 +1,10 @@
 import { SHELF, WOOL } from '../../test/examples';
+import { usualSet } from '../heat/usualSet';
 import { SET_METHOD_NAMES } from '../heat/setMethods';
 import { fiberWords } from '../shelf/fiberWords';
 import { jarWords } from '../shelf/jarWords';
 import { formulate } from './materials';
-import { jarFor, missingForColorway, newColorway, newDyeLine, newGoodsLine, usualSet } from './newColorway';
+import { jarFor, missingForColorway, newColorway, newDyeLine, newGoodsLine } from './newColorway';
 import { planFormulation } from './plan';
 import { quantityFor } from './quantityFor';
 import { colorwaySchema, heatSetSchema } from './recipe';

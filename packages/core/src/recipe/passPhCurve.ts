@@ -1,6 +1,6 @@
 import { phCurve, type PhPoint } from '../acid/phCurve';
 import { passShare } from './methods';
-import { lineGrams } from './plan';
+import { lineGrams } from './lineGrams';
 import { named } from './materials';
 import type { PlannedAcid, PlannedPass } from './planTypes';
 import type { Formulation, Pass } from './recipe';

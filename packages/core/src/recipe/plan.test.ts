@@ -83,7 +83,8 @@ describe('expected pH', () => {
     const counted = acidOf({}, { alkalinityMgPerL: 0, countFiberUptake: true });
     expect(counted.pH.value).toBeGreaterThan(soft);
     expect(counted.pH.sureness).toBe('estimate');
-    expect(counted.phBeforeGoods.value).toBeCloseTo(soft, 9);
+    // In water without alkalinity only the CO2 of the air tells the two apart.
+    expect(counted.phBeforeGoods.value).toBeCloseTo(soft, 4);
   });
   test('the other acid for the same pH gives that pH', () => {
     const water = { alkalinityMgPerL: 120, countFiberUptake: true };

@@ -9,6 +9,7 @@ import { fiberFacts } from '../shelf/fibers';
 import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
 import { formatAmount } from '../units/formatQuantity';
 import { cautionsOf } from './cautions';
+import { lineGrams } from './lineGrams';
 import { named } from './materials';
 import { noticesFor, type PlanContext } from './notices';
 import { lookAfter } from './passLook';
@@ -73,9 +74,6 @@ export function planFormulation(formulation: Formulation, context: PlanContext =
   };
   return { ...plan, notices: noticesFor(plan, formulation, bases, context) };
 }
-
-/** Dry mass of a line, g: as weighed, or count × nominal. */
-export const lineGrams = (line: GoodsLine): number => line.weighedGrams ?? line.count * line.gramsEach;
 
 const lineWords = (line: GoodsLine): string =>
   line.weighedGrams === null

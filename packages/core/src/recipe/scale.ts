@@ -4,7 +4,7 @@ import { FieldError } from '../figure/fieldError';
 import type { FiberShare } from '../shelf/base';
 import { spoonMl } from '../units/conversions';
 import { named, type Shelf } from './materials';
-import { lineGrams } from './plan';
+import { lineGrams } from './lineGrams';
 import { entryAmount, entryIn } from './dyeEntry';
 import type { DyeEntry } from './dyeEntrySchema';
 import type { DyeLine, GoodsLine, Pass, Recipe } from './recipe';

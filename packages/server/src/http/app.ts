@@ -10,6 +10,7 @@ import { batchRoutes } from '../batches/routes';
 import { colorwayRoutes } from '../colorways/routes';
 import { documentRoutes } from '../document/routes';
 import { findRoutes } from '../find/routes';
+import { instrumentRoutes } from '../instruments/routes';
 import { shelfRoutes } from '../shelf/routes';
 import type { Storage } from '../storage/storage';
 import { NotFound, refusals } from './refusals';
@@ -53,6 +54,7 @@ export function createApp(storage: Storage, log: Logger, site?: string): Express
     batchRoutes(storage),
     documentRoutes(storage),
     findRoutes(storage),
+    instrumentRoutes(storage),
   );
   app.use('/api', () => {
     throw new NotFound('There is nothing at this address.');

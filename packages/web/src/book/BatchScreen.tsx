@@ -196,7 +196,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       </Box>
       {state.closed && (
         <Box sx={{ maxWidth: 620 }}>
-          <CheckBar recorder={recorder} state={{ ...state, checks: [], notes: [] }} />
+          <CheckBar recorder={recorder} state={{ ...state, checks: [], notes: [] }} batch={batch} />
         </Box>
       )}
       {!state.closed && state.current === null && (

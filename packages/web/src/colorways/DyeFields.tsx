@@ -91,7 +91,7 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
         alignItems: 'start',
         gridTemplateColumns: {
           xs: '1fr 1fr',
-          lg: dry ? '34px 1.5fr 1fr 1.15fr 32px' : '34px 1.5fr 0.8fr 0.95fr 1.45fr 32px',
+          lg: dry ? '34px 1.5fr 1fr 1.15fr 32px' : '34px 1.5fr 0.85fr 0.95fr 1.4fr 32px',
         },
       }}
     >

@@ -50,6 +50,7 @@ export function PhChart({ acid, pass, planned, formulation }: PhChartProps) {
             dataKey="amount"
             type="number"
             domain={[0, 'dataMax']}
+            interval="preserveStartEnd"
             tickFormatter={(value: number) => formatAmount(value, unit)}
             label={{ value: acid.label, position: 'insideBottom', offset: -12, fill: INK, fontSize: 12 }}
           />

@@ -308,9 +308,10 @@ function AcidWithCurve({ acid, pass, planned, formulation }: AcidWithCurveProps)
   return (
     <>
       <AcidResult acid={acid} phWindow={planned.phWindow}>
-        {' · '}
+        {', '}
         <ButtonBase
           aria-expanded={open}
+          aria-label={`pH curve of the ${acid?.label ?? 'acid'}`}
           onClick={() => setOpen(!open)}
           sx={{
             font: 'inherit',
@@ -320,7 +321,7 @@ function AcidWithCurve({ acid, pass, planned, formulation }: AcidWithCurveProps)
             textDecoration: 'underline',
           }}
         >
-          pH curve
+          curve
         </ButtonBase>
       </AcidResult>
       {open && acid && (

@@ -21,6 +21,7 @@ export function AcidResult({
       <FigureText figure={acid.amount} name={`Acid, ${acid.label}`} px={20} /> {ACIDS[acid.material].short}
       {' · '}
       <FigureText figure={acid.pH} name="Expected pH with the goods in" px={20} />, usual {phRange(phWindow)}
+      {children}
       <br />
       <FigureText figure={acid.gPerL} name="Pure acid per liter of bath" px={13.5} /> ·{' '}
       <FigureText figure={acid.percentOfGoods} name="Pure acid on weight of goods" px={13.5} /> owf ·{' '}
@@ -31,7 +32,6 @@ export function AcidResult({
         name={`${acid.instead.label} for as many protons`}
         px={13.5}
       />
-      {children}
     </Typography>
   );
 }

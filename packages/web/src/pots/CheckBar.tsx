@@ -2,13 +2,23 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { BATH_READINGS, clockTime, formatAmount, type BatchState } from '@ythrion/core';
+import { BATH_READINGS, clockTime, formatAmount, type Batch, type BatchState } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
+import { PhAdviceLine } from './PhAdviceLine';
+import { PhMeter } from './PhMeter';
 import type { useRecord } from './useRecord';
 
 /** What the bath looks like now, one tap each, and a note in words. */
-export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useRecord>; state: BatchState }) {
+export function CheckBar({
+  recorder,
+  state,
+  batch,
+}: {
+  recorder: ReturnType<typeof useRecord>;
+  state: BatchState;
+  batch: Batch;
+}) {
   const [note, setNote] = useState('');
   const [ph, setPh] = useState<number>();
   const keepPh = async (): Promise<void> => {
@@ -54,12 +64,16 @@ export function CheckBar({ recorder, state }: { recorder: ReturnType<typeof useR
           {clockTime(entry.at)} {entry.text}
         </Typography>
       ))}
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
+      <Box
+        sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr auto auto' }, mt: 1 }}
+      >
         <QuantityField label="Measured pH" kind="ph" value={ph} onChange={setPh} />
+        <PhMeter batchId={batch.id} onTake={setPh} />
         <Button variant="outlined" disabled={ph === undefined || recorder.busy} onClick={() => void keepPh()}>
           Keep the pH
         </Button>
       </Box>
+      <PhAdviceLine batch={batch} />
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
         <TextLine label="Note" value={note} onChange={setNote} maxLength={4000} />
         <Button

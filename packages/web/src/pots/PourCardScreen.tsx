@@ -77,7 +77,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           />
         ))}
       </Box>
-      {!closed && <CheckBar recorder={recorder} state={state} />}
+      {!closed && <CheckBar recorder={recorder} state={state} batch={batch} />}
       {!closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
       {!closed && state.current === null && <CloseBatch recorder={recorder} batchId={batch.id} />}
     </Box>

@@ -18,6 +18,7 @@ import { PotEditor } from './PotEditor';
 import { ShelfList } from './ShelfList';
 import { StockEditor } from './StockEditor';
 import { ToolEditor } from './ToolEditor';
+import { MakeJar } from './MakeJar';
 import { PatternEditor } from './PatternEditor';
 import { StudioEditor } from './StudioEditor';
 
@@ -119,11 +120,8 @@ function Open({ board, id }: { board: (typeof BOARDS)[number]['board']; id: stri
   }
   if (board === 'stocks') {
     const stock = shelf.stocks.find((item) => item.id === id);
-    return stock || isNew ? (
-      <StockEditor key={id} id={isNew ? fresh : id} stock={stock} shelf={shelf} />
-    ) : (
-      gone
-    );
+    if (isNew) return <MakeJar id={fresh} shelf={shelf} />;
+    return stock ? <StockEditor key={id} stock={stock} shelf={shelf} /> : gone;
   }
   if (board === 'bases') {
     const base = shelf.bases.find((item) => item.id === id);

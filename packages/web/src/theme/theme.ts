@@ -110,8 +110,13 @@ export const theme = createTheme({
       },
     },
     MuiOutlinedInput: {
-      styleOverrides: { root: { minHeight: 44 }, input: { paddingBlock: 8, paddingInline: 10 } },
+      styleOverrides: {
+        root: { minHeight: 44 },
+        adornedEnd: { paddingRight: 8 },
+        input: { paddingBlock: 8, paddingInline: 10, '.MuiInputBase-adornedEnd > &': { paddingRight: 0 } },
+      },
     },
+    MuiInputAdornment: { styleOverrides: { positionEnd: { marginLeft: 4 } } },
     MuiNativeSelect: {
       styleOverrides: { select: { '&&': { paddingLeft: 10, paddingRight: 22 } }, icon: { right: 0 } },
     },
