@@ -1,0 +1,152 @@
+import fc from 'fast-check';
+import { dyeSchema, toolSchema, type Tool } from '..';
+import { chooseTool, readWith } from './chooseTool';
+import { dilutionPlan, MOST_ERROR_PERCENT } from './dilutionPlan';
+import { planStock, spoonStock, weighedStock } from './makeStock';
+import { powdersWithin, singleDyes } from './premix';
+
+const tool = (name: string, kind: Tool['kind'], capacity: number, graduation: number): Tool =>
+  toolSchema.parse({ id: name.replaceAll(/\W/g, '-'), name, kind, capacity, graduation });
+const SYRINGE_1 = tool('1 mL syringe', 'syringe', 1, 0.02);
+const SYRINGE_10 = tool('10 mL syringe', 'syringe', 10, 0.2);
+const CYLINDER_100 = tool('100 mL cylinder', 'cylinder', 100, 1);
+const TEASPOON = tool('teaspoon', 'spoon', 5, 0.4);
+const SCALE = tool('scale', 'scale', 200, 0.01);
+const ALL = [SYRINGE_1, SYRINGE_10, CYLINDER_100, TEASPOON, SCALE];
+
+describe('choosing a tool', () => {
+  test('7.5 mL is read to 7.6 on a syringe marked every 0.2 mL, ± 0.1 in 7.6', () => {
+    const chosen = readWith(SYRINGE_10, 7.5, 'mL')!;
+    expect(chosen.reading).toBeCloseTo(7.6, 9);
+    expect(chosen.errorPercent).toBeCloseTo((100 * 0.1) / 7.6, 9);
+  });
+  test('25 mL is three fills of it, half a graduation in quadrature: 0.1 × √3 in 25', () => {
+    const chosen = readWith(SYRINGE_10, 25, 'mL')!;
+    expect([chosen.fills, chosen.reading]).toEqual([3, 25]);
+    expect(chosen.errorPercent).toBeCloseTo((100 * 0.1 * Math.sqrt(3)) / 25, 9);
+  });
+  test('the least relative error wins, with at most four fills', () => {
+    expect(chooseTool(7.5, 'mL', ALL)!.tool.name).toBe('10 mL syringe');
+    expect(chooseTool(0.6, 'mL', ALL)!.tool.name).toBe('1 mL syringe');
+    expect(chooseTool(180, 'mL', ALL)!.tool.name).toBe('100 mL cylinder');
+    expect(chooseTool(2.13, 'g', ALL)!.tool.name).toBe('scale');
+  });
+  test('more than four fills only when nothing else can do it', () =>
+    expect(chooseTool(45, 'mL', [SYRINGE_1])!.fills).toBe(45));
+  test('a spoon measures whole spoons only', () => {
+    expect(readWith(TEASPOON, 10, 'mL')!.fills).toBe(2);
+    expect(readWith(TEASPOON, 7, 'mL')).toBeNull();
+  });
+  test('nothing reads an amount under half a mark, or in the other unit', () => {
+    expect(readWith(SYRINGE_10, 0.05, 'mL')).toBeNull();
+    expect(readWith(SCALE, 5, 'mL')).toBeNull();
+    expect(chooseTool(5, 'mL', [])).toBeNull();
+  });
+  test('rounding never exceeds half the graduation', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.001, max: 2000, noNaN: true }),
+        fc.double({ min: 0.5, max: 500, noNaN: true }),
+        fc.integer({ min: 5, max: 200 }),
+        fc.constantFrom<Tool['kind']>('syringe', 'pipette', 'cylinder', 'jug', 'spoon'),
+        (amount, capacity, marks, kind) => {
+          const any = tool('any', kind, capacity, capacity / marks);
+          const chosen = chooseTool(amount, 'mL', [any]);
+          if (chosen)
+            expect(Math.abs(chosen.reading - amount)).toBeLessThanOrEqual(any.graduation / 2 + 1e-8);
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+});
+
+describe('a pour too small to read', () => {
+  test('0.3 mL of 1 % with 10 mL marks: one part in 10 or 20, and the dye is the same within the reading', () => {
+    const plan = dilutionPlan(0.3, 1, [SYRINGE_10, CYLINDER_100])!;
+    expect(plan.errorPercent).toBeLessThan(MOST_ERROR_PERCENT);
+    expect(plan.strengthPercent).toBeCloseTo(1 / plan.ratio, 9);
+    expect((plan.pour.reading * plan.strengthPercent) / (0.3 * 1)).toBeCloseTo(1, 1);
+    expect(plan.makeUp.reading).toBeGreaterThanOrEqual(plan.pour.reading);
+  });
+  test('the mildest dilution that does is taken', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 3, noNaN: true }), (volume) => {
+        const plan = dilutionPlan(volume, 1, ALL);
+        if (!plan) return;
+        expect(plan.errorPercent).toBeLessThan(MOST_ERROR_PERCENT);
+        expect([5, 10, 20]).toContain(plan.ratio);
+      }),
+    );
+  });
+  test('nothing is promised that these tools cannot do', () =>
+    expect(dilutionPlan(0.3, 1, [tool('jug', 'jug', 2000, 50)])).toBeNull());
+  test('15 mL of 1 % in 200 mL of water is 0.070 % w/v (common practice, no source)', () =>
+    expect((15 * 1) / 215).toBeCloseTo(0.07, 3));
+});
+
+describe('premixes', () => {
+  const dye = (id: string, madeOf: { dyeId: string; parts: number }[] = []) =>
+    dyeSchema.parse({ id, name: id, swatchHex: '#445566', madeOf });
+  const A = dye('a');
+  const B = dye('b');
+  const AB = dye('ab', [
+    { dyeId: 'a', parts: 3 },
+    { dyeId: 'b', parts: 1 },
+  ]);
+  const NESTED = dye('nested', [
+    { dyeId: 'ab', parts: 2 },
+    { dyeId: 'b', parts: 2 },
+  ]);
+  test('8 g of a mix of a mix: 3 g of a, 5 g of b', () => {
+    // Half of 8 g is ab, of which three quarters are a: 3 g. The rest is b: 1 g from ab and 4 g beside it.
+    expect(singleDyes('nested', 8, [A, B, AB, NESTED])).toEqual([
+      { dyeId: 'a', grams: 3 },
+      { dyeId: 'b', grams: 5 },
+    ]);
+  });
+  test('the single dyes always add up to the mix', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 500, noNaN: true }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.integer({ min: 1, max: 50 }),
+        (grams, one, two) => {
+          const mix = dye('mix', [
+            { dyeId: 'nested', parts: one },
+            { dyeId: 'a', parts: two },
+          ]);
+          const sum = singleDyes('mix', grams, [A, B, AB, NESTED, mix]).reduce(
+            (all, part) => all + part.grams,
+            0,
+          );
+          expect(sum / grams).toBeCloseTo(1, 12);
+        },
+      ),
+    );
+  });
+  test('a mix that holds itself is refused, however far round', () => {
+    const one = dye('one', [{ dyeId: 'two', parts: 1 }]);
+    const two = dye('two', [{ dyeId: 'one', parts: 1 }]);
+    expect(() => singleDyes('one', 1, [one, two])).toThrow(/holds itself: one → two → one/);
+    expect(() => powdersWithin('one', [one, two])).toThrow(/holds itself/);
+    expect(() => singleDyes('ab', 1, [A, AB])).toThrow(/no dye with the id “b”/);
+  });
+});
+
+describe('making stock (common practice, no source)', () => {
+  test('2 g in 200 mL is 1 %, 4 g per 100 mL is 4 %', () => {
+    expect(planStock(1, 200).powder.value).toBe(2);
+    expect(planStock(4, 100).powder.value).toBe(4);
+  });
+  test('2.13 g at 1 % needs 213 mL, or is 1.065 % in 200', () => {
+    const real = weighedStock(2.13, 1, 200);
+    expect(real.makeUpTo.value).toBeCloseTo(213, 9);
+    expect(real.trueStrength.value).toBeCloseTo(1.065, 9);
+  });
+  test('1/8 tsp at 2.8 g a teaspoon in half a cup is about 0.3 %, an estimate', () => {
+    const strength = spoonStock(0.125, 2.8, 118.294);
+    expect(strength.value).toBeCloseTo(0.2959, 3);
+    expect(strength.sureness).toBe('estimate');
+  });
+});
