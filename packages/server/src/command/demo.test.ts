@@ -41,4 +41,4 @@ test('it is loaded fresh each time, and never over a studio of the user’s own'
   const own = path.join(folder, 'own');
   await (await openStudio(own)).close();
   await expect(loadDemo(own, FILE)).rejects.toThrow(/a studio of your own/);
-});
+}, 30_000);
