@@ -39,7 +39,7 @@ export function dilutionPlan(
     for (const total of MAKE_UP_ML) {
       if (total < needed) continue;
       const take = chooseTool(total / ratio, 'mL', tools);
-      const makeUp = chooseTool(total, 'mL', tools);
+      const makeUp = chooseTool(total, 'mL', vesselsFor(total, tools));
       if (!take || !makeUp) continue;
       const diluted = (strengthPercent * take.reading) / makeUp.reading;
       const pour = chooseTool((volumeMl * strengthPercent) / diluted, 'mL', tools);
@@ -50,4 +50,11 @@ export function dilutionPlan(
     }
   }
   return null;
+}
+
+/** What a dilution can be made up in: it must hold all of it at once, and a vessel goes before a syringe. */
+function vesselsFor(totalMl: number, tools: readonly Tool[]): Tool[] {
+  const holding = tools.filter((tool) => tool.capacity >= totalMl);
+  const vessels = holding.filter((tool) => tool.kind === 'cylinder' || tool.kind === 'jug');
+  return vessels.length > 0 ? vessels : holding;
 }
