@@ -12,6 +12,7 @@ const PLACES = [
   '/pour',
   '/colorways',
   '/colorways/green-bronze',
+  '/colorways/carillon',
   '/book',
   '/book/b04-green-bronze',
   '/book/b04-green-bronze/again',
@@ -19,6 +20,8 @@ const PLACES = [
   '/shelf/stocks/new',
   '/shelf/bases/gilt-thread',
   '/shelf/pots',
+  '/shelf/tools/syringe-10',
+  '/shelf/dyes/patina-mix',
   '/shelf/studio',
   '/pots',
   '/pots/b15-angelus',
@@ -57,6 +60,35 @@ for (const [size, viewport] of Object.entries(SIZES))
       }
       await context.close();
     });
+
+test('the formulation with everything open: WCAG 2.2 AA', async ({ browser }) => {
+  test.setTimeout(120_000);
+  const context = await browser.newContext({ viewport: { width: 1280, height: 4200 } });
+  const page = await context.newPage();
+  await page.goto(`${application.url}/colorways/carillon`);
+  for (const pass of [
+    'Pass 1, immersion',
+    'Pass 2, repeated twist or knot',
+    'Pass 3, section painting',
+    'Pass 4, sprinkle',
+  ])
+    await page.getByRole('button', { name: `Open ${pass}` }).click();
+  await page
+    .getByRole('button', { name: /^pH curve/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Heat chart' }).click();
+  await page.getByRole('button', { name: 'Add a pass' }).click();
+  await page.getByRole('button', { name: 'More about goods line 1' }).click();
+  await page.getByRole('button', { name: 'Tools' }).click();
+  await page.getByRole('menuitem', { name: 'Old note' }).click();
+  await expect(page.getByRole('img', { name: /^Temperature against time/ })).toBeVisible();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 200)}`)).toEqual([]);
+  await context.close();
+});
 
 test('a due pot says so in words and wears the ring; a phone goes straight to the pots', async ({
   browser,

@@ -3,6 +3,7 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { expect, test } from '@playwright/test';
+import { formatAmount, type Figure, type Plan } from '@ythrion/core';
 import { command, startApplication } from './application';
 
 const DEMO = path.resolve(import.meta.dirname, '../demo/studio.json');
@@ -46,6 +47,43 @@ test('the plan on the screen is the plan of the command', async ({ page }) => {
     await expect(page.getByText(pour.volume.because)).toBeVisible();
     await page.keyboard.press('Escape');
   }
+  await application.remove();
+});
+
+test('of four passes, every pour, bath, acid and total on the screen is the command’s', async ({ page }) => {
+  test.setTimeout(120_000);
+  const application = await startApplication('demo');
+  const { out } = await command(['plan', DEMO, '--colorway', 'carillon']);
+  const plan = JSON.parse(out) as Plan;
+  await page.goto(`${application.url}/colorways/carillon`);
+  const shown = (name: string, of: Figure): Promise<void> =>
+    expect(
+      page
+        .getByRole('button', { name: `${name}: ${formatAmount(of.value, of.unit)}. Why?`, exact: true })
+        .first(),
+    ).toBeVisible();
+  for (const [i, pass] of plan.passes.entries()) {
+    await page.getByRole('button', { name: `Open Pass ${i + 1}, ${pass.title}` }).click();
+    const stage = page.getByRole('region', { name: `Pass ${i + 1}, ${pass.title}` });
+    const inStage = (name: string, of: Figure): Promise<void> =>
+      expect(
+        stage
+          .getByRole('button', { name: `${name}: ${formatAmount(of.value, of.unit)}. Why?`, exact: true })
+          .first(),
+      ).toBeVisible();
+    for (const pour of pass.pours) {
+      await inStage(`${pour.volume ? 'Pour' : 'Weigh'} ${pour.dyeName}`, pour.volume ?? pour.grams);
+      if (pour.measured) await inStage(`Reading error of ${pour.dyeName}`, pour.measured.error);
+    }
+    await inStage('Bath', pass.bath);
+    await inStage('Water to run', pass.water);
+    for (const acid of pass.acids.filter(({ when }) => when !== 'with powder'))
+      await inStage(`Acid, ${acid.label}`, acid.amount);
+  }
+  await shown('Dye in all', plan.totals.dye);
+  await shown('Water to run', plan.totals.water);
+  await shown('Time on heat', plan.totals.onHeat);
+  await shown('From wetting to drying rail', plan.totals.elapsed);
   await application.remove();
 });
 

@@ -16,6 +16,23 @@ const VIEWS = [
   { name: 'pour-phone', path: '/pour', size: PHONE },
   { name: 'colorways', path: '/colorways', size: DESK },
   { name: 'formulation', path: '/colorways/green-bronze', size: DESK },
+  { name: 'formulation-passes', path: '/colorways/carillon', size: DESK },
+  {
+    name: 'acid-chart',
+    path: '/colorways/high-mass',
+    size: DESK,
+    act: (page) => page.getByRole('button', { name: /^pH curve/ }).click(),
+  },
+  {
+    name: 'heat-chart',
+    path: '/colorways/carillon',
+    size: DESK,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Heat chart' }).click();
+      await page.getByRole('img', { name: /^Temperature against time/ }).scrollIntoViewIfNeeded();
+      await page.mouse.wheel(0, 260);
+    },
+  },
   { name: 'formulation-phone', path: '/colorways/green-bronze', size: PHONE },
   { name: 'pots-phone', path: '/pots', size: PHONE },
   { name: 'pour-card', path: '/pots/b15-angelus', size: DESK },
@@ -25,8 +42,39 @@ const VIEWS = [
   { name: 'batch', path: '/book/b04-green-bronze', size: DESK },
   { name: 'dye-again', path: '/book/b04-green-bronze/again', size: DESK },
   { name: 'shelf-dyes', path: '/shelf/dyes/vault-blue', size: DESK },
-  { name: 'shelf-jars', path: '/shelf/stocks/vault-blue-1', size: DESK },
+  {
+    name: 'stock-scale',
+    path: '/shelf/stocks/new?like=vault-blue-4',
+    size: DESK,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Weigh on the scale' }).click();
+      await page.getByRole('button', { name: 'Clear the pan' }).click();
+      await page.waitForTimeout(1500);
+      await page.getByRole('button', { name: 'Tare' }).click();
+      await page.getByRole('button', { name: 'Lay powder on' }).click();
+      await page.getByText(/Stands still/).waitFor();
+    },
+  },
   { name: 'shelf-phone', path: '/shelf/bases', size: PHONE },
+  // Last: it begins a batch, which then stands on the hob of every later picture.
+  {
+    name: 'pour-card-dilution',
+    path: '/colorways/minute-hand',
+    size: DESK,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Begin this batch' }).click();
+      const step = page.locator('[aria-current="step"]');
+      for (;;) {
+        const title = await step.getByRole('heading').innerText();
+        if (title.startsWith('Take ')) return;
+        await step
+          .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
+          .first()
+          .click();
+        await step.getByRole('heading', { name: title, exact: true }).waitFor({ state: 'detached' });
+      }
+    },
+  },
 ];
 
 await mkdir(folder, { recursive: true });
@@ -39,6 +87,8 @@ for (const view of VIEWS.filter(({ name }) => name.includes(only))) {
   page.on('pageerror', (error) => console.error(view.name, error.message));
   page.on('console', (message) => message.type() === 'error' && console.error(view.name, message.text()));
   await page.goto(url + view.path, { waitUntil: 'networkidle' });
+  await page.getByText('One moment …').waitFor({ state: 'detached' });
+  await view.act?.(page);
   await page.waitForTimeout(400);
   const overflow = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

@@ -4,6 +4,7 @@ import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts } from '../heat/setMethods';
 import { setWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
+import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { formatAmount } from '../units/formatQuantity';
 import { methodFacts, panArea } from './methods';
 import type { Plan, PlannedPass } from './planTypes';
@@ -37,8 +38,6 @@ type Unnoticed = Omit<Plan, 'notices'>;
 /** Depth below which there is little to see on an undyed base, % (common practice, no source). */
 const BARELY_VISIBLE_DOS = 0.02;
 const DEEPEST_USUAL_DOS = 4;
-/** A stock older than this is worth a shake and a test, days (common practice, no source). */
-const OLD_STOCK_DAYS = 180;
 /** Thinnest and thickest usual wet pick-up of squeezed goods over which paint runs, mL/g (common practice, no source). */
 const RUNS_ML_PER_G = 2.5;
 
@@ -129,13 +128,11 @@ function pourNotices(
         `${pour.dyeName}: the jar holds ${formatAmount(Math.max(0, holds - before), 'mL')}, ${formatAmount(before + taken - Math.max(holds, before), 'mL')} less than you need. Make more.`,
         { jarId: jar.id },
       );
-    if (today !== undefined && jar.madeOn !== null) {
-      const days = Math.floor((Date.parse(today) - Date.parse(jar.madeOn)) / 86_400_000);
-      if (days > OLD_STOCK_DAYS)
-        say(
-          `${pour.dyeName} ${jar.code}: this jar is ${days} days old. Warm it, shake it, and test it before you rely on it.`,
-        );
-    }
+    const days = today === undefined ? null : jarAgeDays(jar, today);
+    if (days !== null && days > OLD_STOCK_DAYS)
+      say(
+        `${pour.dyeName} ${jar.code}: this jar is ${days} days old. Warm it, shake it, and test it before you rely on it.`,
+      );
   }
   return notices;
 }

@@ -158,7 +158,12 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
           onClick={() =>
             draft.changePass(pass.id, { dyes: pass.dyes.filter((other) => other.id !== line.id) })
           }
-          sx={{ minWidth: 32, px: 0 }}
+          sx={{
+            minWidth: 32,
+            px: 0,
+            gridColumn: { xs: 2, lg: 'auto' },
+            justifySelf: { xs: 'end', lg: 'auto' },
+          }}
         >
           ✕
         </Button>

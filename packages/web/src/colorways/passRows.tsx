@@ -8,6 +8,7 @@ import {
   newDyeLine,
   QUICK_ACIDS,
   sectionsOf,
+  swapAcid,
   type AcidBasis,
   type AcidDose,
   type DyeLine,
@@ -281,6 +282,7 @@ function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: Ac
         dose={dose}
         written={draft.colorway.asWritten[path]}
         restate={(basis) => restated(acid, basis) ?? dose.value}
+        swap={(from, to) => swapAcid(from, to, acid, planned.bath.value / 1000)}
         fallback={QUICK_ACIDS.vinegar}
         onChange={put}
       />

@@ -40,25 +40,18 @@ export interface AcidFieldsProps {
   dose: AcidDose | null;
   /** The dose in every basis, to carry it over when the basis changes; absent while there is none. */
   restate: (basis: AcidBasis) => number;
+  /** The dose in another acid, for the same pH where that is known. */
+  swap: (dose: AcidDose, to: AcidMaterial) => AcidDose;
   written?: string | undefined;
   onChange: (dose: AcidDose | null, written: string) => void;
   fallback: AcidDose;
 }
 
 /** Which acid, how much in whichever school's terms, and when. */
-export function AcidFields({ dose, restate, written, onChange, fallback }: AcidFieldsProps) {
+export function AcidFields({ dose, restate, swap, written, onChange, fallback }: AcidFieldsProps) {
   const setMaterial = (material: AcidMaterial | 'none'): void => {
     if (material === 'none') return onChange(null, '');
-    const from = dose ?? fallback;
-    onChange(
-      {
-        ...from,
-        material,
-        strengthPercent: ACIDS[material].usualStrength,
-        ...(dose?.basis === 'amount' && { basis: 'gPerL' as const, value: restate('gPerL') }),
-      },
-      '',
-    );
+    onChange(swap(dose ?? fallback, material), '');
   };
   return (
     <Box

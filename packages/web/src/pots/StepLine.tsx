@@ -14,6 +14,7 @@ import {
   type StepState,
 } from '@ythrion/core';
 import { Amount } from '../parts/Amount';
+import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';
 import type { useRecord } from './useRecord';
 
@@ -225,7 +226,7 @@ function MeasureActions({ line, shelf, other, setOther, recorder }: MeasureProps
   return (
     <>
       <Box sx={{ mb: 2 }}>
-        <Amount value={measure.amount.value} unit={measure.unit} px={60} />
+        <FigureText figure={measure.amount} name={step.title} px={60} bare />
         {measure.tool && (
           <Typography component="span" sx={{ ml: 1.5, fontSize: 19 }}>
             {measure.tool}

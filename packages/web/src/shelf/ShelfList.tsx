@@ -6,8 +6,10 @@ import { Link } from 'react-router';
 import {
   fiberWords,
   formatAmount,
+  jarAgeDays,
   jarWords,
   methodFacts,
+  OLD_STOCK_DAYS,
   toolUnit,
   type ShelfResource,
   type ShelfResponse,
@@ -98,11 +100,12 @@ const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
     shelf.stocks.map((stock) => {
       const dye = shelf.dyes.find((candidate) => candidate.id === stock.dyeId);
       const left = shelf.stockLeft[stock.id] ?? 0;
+      const old = (jarAgeDays(stock, new Date().toISOString()) ?? 0) > OLD_STOCK_DAYS;
       return {
         id: stock.id,
         retired: stock.retired,
         name: `${dye?.name ?? ''} ${jarWords(stock)}`,
-        words: `${formatAmount(left, 'mL')} left${stock.madeOn ? `, made ${stock.madeOn}` : ''}`,
+        words: `${formatAmount(left, 'mL')} left${stock.madeOn ? `, made ${stock.madeOn}` : ''}${old ? ', old: shake and test it' : ''}`,
         picture: (
           <Jar
             swatchHex={dye?.swatchHex ?? '#888888'}
