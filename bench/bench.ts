@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { browserTimes } from './browser';
 import { firstLoadScript } from './firstLoad';
 import { planTimes } from './plan';
 import { serverTimes } from './server';
@@ -15,9 +16,10 @@ const root = path.resolve(import.meta.dirname, '../..');
 
 for (const { what, measured, allowed, unit } of [
   ...planTimes(),
+  ...(await browserTimes(root)),
   ...(await serverTimes(root)),
   firstLoadScript(root),
 ])
   process.stdout.write(
-    `${what.padEnd(58)} ${measured.toFixed(2).padStart(9)} ${unit.padEnd(3)} ${(measured / allowed).toFixed(2)} of the ${allowed} ${unit} allowed\n`,
+    `${what.padEnd(88)} ${measured.toFixed(2).padStart(9)} ${unit.padEnd(3)} ${(measured / allowed).toFixed(2)} of the ${Number(allowed.toFixed(1))} ${unit} allowed\n`,
   );

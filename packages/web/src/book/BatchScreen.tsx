@@ -11,11 +11,15 @@ import { Link } from 'react-router';
 import {
   clockTime,
   dayOf,
+  entryAmount,
   entryWords,
   formatAmount,
   setMethodFacts,
   summarizeBatch,
   type Batch,
+  type Dye,
+  type Plan,
+  type Recipe,
   type ShelfResponse,
 } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
@@ -142,6 +146,9 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
               </TableBody>
             </Table>
           </Box>
+          {actual.recipe && actual.recipe.passes.length > 1 && (
+            <ByPass recipe={actual.recipe} plan={plan} dyes={[...batch.formulation.dyes, ...shelf.dyes]} />
+          )}
           <Typography component="div" sx={{ mt: 1.5 }}>
             <FigureText figure={plan.wog} name="Weight of goods" /> of {summary.bases}. Bath{' '}
             <FigureText figure={actual.bath} name="Bath as it was" />
@@ -204,6 +211,25 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           <CloseBatch recorder={recorder} batchId={batch.id} />
         </Box>
       )}
+    </Box>
+  );
+}
+
+/** What really went in, pass by pass, each dye on the goods it was for. */
+function ByPass({ recipe, plan, dyes }: { recipe: Recipe; plan: Plan; dyes: readonly Dye[] }) {
+  return (
+    <Box component="ol" aria-label="True recipe by pass" sx={{ mt: 1, mb: 0, pl: 2.5 }}>
+      {recipe.passes.map((pass) => (
+        <Typography component="li" variant="body2" key={pass.id}>
+          {plan.passes.find((planned) => planned.id === pass.id)?.title}:{' '}
+          {pass.dyes
+            .map(
+              (line) =>
+                `${formatAmount(entryAmount(line.entry), '%')} ${dyes.find((dye) => dye.id === line.dyeId)?.name ?? ''}`,
+            )
+            .join(', ')}
+        </Typography>
+      ))}
     </Box>
   );
 }

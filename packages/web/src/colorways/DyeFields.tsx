@@ -54,7 +54,9 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
   const set = (changes: Partial<DyeLine>, written: Record<string, string> = {}): void =>
     draft.changePass(
       pass.id,
-      { dyes: pass.dyes.map((other) => (other.id === line.id ? { ...other, ...changes } : other)) },
+      ({ dyes }) => ({
+        dyes: dyes.map((other) => (other.id === line.id ? { ...other, ...changes } : other)),
+      }),
       written,
     );
   const context = {
@@ -156,7 +158,7 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
         <Button
           aria-label={`Leave out ${dye?.name ?? 'this dye'}`}
           onClick={() =>
-            draft.changePass(pass.id, { dyes: pass.dyes.filter((other) => other.id !== line.id) })
+            draft.changePass(pass.id, ({ dyes }) => ({ dyes: dyes.filter((other) => other.id !== line.id) }))
           }
           sx={{
             minWidth: 32,

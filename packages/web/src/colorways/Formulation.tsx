@@ -8,13 +8,16 @@ import {
   newGoodsLine,
   type Colorway,
   type ColorwayOnList,
+  type HeatSet,
   type Notice,
+  type Plan,
   type ShelfResponse,
 } from '@ythrion/core';
 import { CautionList } from '../parts/CautionList';
 import { Hank } from '../parts/Hank';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
+import { DeferChanges } from '../parts/deferChanges';
 import { SetFields } from '../parts/SetFields';
 import { SetResult } from '../parts/SetResult';
 import { Totals } from '../parts/Totals';
@@ -73,132 +76,149 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
     plan.notices.filter((notice) => notice.about === about && notice.passId === null);
   const close = (): void => setPanel(null);
   return (
-    <Box sx={{ pb: 3 }}>
-      <FormulationHead
-        draft={draft}
-        isNew={isNew}
-        versions={versions}
-        plan={plan}
-        panel={panel}
-        onPanel={(next) => setPanel(next === panel ? null : next)}
-      />
-      <Totals plan={plan} currency={shelf.studio.currency} />
-      {problem !== null && (
-        <Typography role="alert" sx={{ px: 2, py: 0.75, fontWeight: 600, borderBottom: 1 }}>
-          ✕ {problem} The figures below are those from before.
-        </Typography>
-      )}
-      <Suspense>
-        {panel === 'size' && <ResizeControl draft={draft} plan={plan} shelf={shelf} onDone={close} />}
-        {panel === 'compare' && <CompareVersions versions={versions} plan={plan} shelf={shelf} />}
-        {panel === 'note' && (
-          <Box sx={{ px: { xs: 1.5, sm: 2 }, py: 1 }}>
-            <OldNoteForm
-              shelf={shelf}
-              onUse={(dyeId, percent) => {
-                const last = recipe.passes.at(-1);
-                if (last)
-                  draft.changePass(last.id, {
-                    dyes: [
-                      ...last.dyes,
-                      {
-                        id: newId(),
-                        dyeId,
-                        entry: { school: 'depth', percent },
-                        stockId: jarFor(shelf, dyeId),
-                        sectionId: null,
-                      },
-                    ],
-                  });
-                close();
-              }}
-            />
-          </Box>
-        )}
-      </Suspense>
-      <YarnStage
-        title="Goods"
-        end="top"
-        action={<AddGoods draft={draft} shelf={shelf} />}
-        yarn={
-          <Hank
-            {...(first?.looks[0] && { look: first.looks[0] })}
-            seed={`${seed}-undyed`}
-            label="The goods before the first pass"
-            width={100}
-            height={80}
-          />
-        }
-        rows={[...goodsRows({ draft, plan, shelf }), ...noticeRow('goods-notices', said('goods'))]}
-      />
-      <PassList
-        draft={draft}
-        plan={plan}
-        formulation={formulation}
-        shelf={shelf}
-        seed={seed}
-        isOpen={(id) => recipe.passes.length === 1 || opened.has(id)}
-        onFold={toggle}
-        actions={actions}
-      />
-      {adding && (
-        <AddPass
-          shelf={shelf}
-          count={recipe.passes.length}
-          actions={actions}
-          onDone={() => setAdding(false)}
+    <DeferChanges value={true}>
+      <Box sx={{ pb: 3 }}>
+        <FormulationHead
+          draft={draft}
+          isNew={isNew}
+          versions={versions}
+          plan={plan}
+          panel={panel}
+          onPanel={(next) => setPanel(next === panel ? null : next)}
         />
-      )}
-      <YarnStage
-        title="Set"
-        action={
-          <>
-            <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
-              Add a pass
-            </Button>
-            <Button aria-expanded={heat} onClick={() => setHeat(!heat)}>
-              Heat chart
-            </Button>
-          </>
-        }
-        rows={[
-          {
-            key: 'set',
-            left: <SetFields set={recipe.set} onChange={(set) => draft.changeRecipe({ set })} />,
-            right: <SetResult plan={plan} />,
-          },
-          ...noticeRow('set-notices', said('set')),
-        ]}
-      />
-      {heat && (
+        <Totals plan={plan} currency={shelf.studio.currency} />
+        {problem !== null && (
+          <Typography role="alert" sx={{ px: 2, py: 0.75, fontWeight: 600, borderBottom: 1 }}>
+            ✕ {problem} The figures below are those from before.
+          </Typography>
+        )}
         <Suspense>
-          <HeatChart plan={plan} place={formulation.place} />
+          {panel === 'size' && <ResizeControl draft={draft} plan={plan} shelf={shelf} onDone={close} />}
+          {panel === 'compare' && <CompareVersions versions={versions} plan={plan} shelf={shelf} />}
+          {panel === 'note' && (
+            <Box sx={{ px: { xs: 1.5, sm: 2 }, py: 1 }}>
+              <OldNoteForm
+                shelf={shelf}
+                onUse={(dyeId, percent) => {
+                  const last = recipe.passes.at(-1);
+                  const id = newId();
+                  if (last)
+                    draft.changePass(last.id, ({ dyes }) => ({
+                      dyes: [
+                        ...dyes,
+                        {
+                          id,
+                          dyeId,
+                          entry: { school: 'depth', percent },
+                          stockId: jarFor(shelf, dyeId),
+                          sectionId: null,
+                        },
+                      ],
+                    }));
+                  close();
+                }}
+              />
+            </Box>
+          )}
         </Suspense>
-      )}
-      <YarnStage
-        title="Finished"
-        end="bottom"
-        yarn={
-          <Hank
-            form="twisted"
-            {...(first?.looks.at(-1) && { look: first.looks.at(-1) })}
-            seed={seed}
-            label={`The finished hank of ${colorway.name}, an estimate`}
-            width={84}
-            height={104}
+        <YarnStage
+          title="Goods"
+          end="top"
+          action={<AddGoods draft={draft} shelf={shelf} />}
+          yarn={
+            <Hank
+              {...(first?.looks[0] && { look: first.looks[0] })}
+              seed={`${seed}-undyed`}
+              label="The goods before the first pass"
+              width={100}
+              height={80}
+            />
+          }
+          rows={[...goodsRows({ draft, plan, shelf }), ...noticeRow('goods-notices', said('goods'))]}
+        />
+        <PassList
+          draft={draft}
+          plan={plan}
+          formulation={formulation}
+          shelf={shelf}
+          seed={seed}
+          isOpen={(id) => recipe.passes.length === 1 || opened.has(id)}
+          onFold={toggle}
+          actions={actions}
+        />
+        {adding && (
+          <AddPass
+            shelf={shelf}
+            count={recipe.passes.length}
+            actions={actions}
+            onDone={() => setAdding(false)}
           />
-        }
-        rows={[
-          {
-            key: 'begin',
-            left: <BeginBatchRow draft={draft} shelf={shelf} plan={plan} isNew={isNew} />,
-            right: <CautionList names={plan.cautions} />,
-          },
-        ]}
-      />
-    </Box>
+        )}
+        <YarnStage
+          title="Set"
+          action={
+            <>
+              <Button aria-expanded={adding} onClick={() => setAdding(!adding)}>
+                Add a pass
+              </Button>
+              <Button aria-expanded={heat} onClick={() => setHeat(!heat)}>
+                Heat chart
+              </Button>
+            </>
+          }
+          rows={[
+            {
+              key: 'set',
+              left: (
+                <SetFields
+                  set={recipe.set}
+                  onChange={(set) =>
+                    draft.changeRecipe((now) => ({ set: { ...now.set, ...differing(recipe.set, set) } }))
+                  }
+                />
+              ),
+              right: <SetResult plan={plan} />,
+            },
+            ...noticeRow('set-notices', said('set')),
+          ]}
+        />
+        {heat && (
+          <Suspense>
+            <HeatChart plan={plan} place={formulation.place} />
+          </Suspense>
+        )}
+        <YarnStage
+          title="Finished"
+          end="bottom"
+          yarn={
+            <Hank
+              form="twisted"
+              {...(first?.looks.at(-1) && { look: first.looks.at(-1) })}
+              seed={seed}
+              label={`The finished hank of ${colorway.name}, an estimate`}
+              width={84}
+              height={104}
+            />
+          }
+          rows={[
+            {
+              key: 'begin',
+              left: <BeginBatchRow draft={draft} shelf={shelf} plan={plan} isNew={isNew} />,
+              right: <CautionList names={plan.cautions} />,
+            },
+            ...(plan.goods.length > 1
+              ? [{ key: 'others', left: <OtherGoods plan={plan} seed={seed} />, right: null }]
+              : []),
+          ]}
+        />
+      </Box>
+    </DeferChanges>
   );
 }
+
+/** The fields in which one set differs from another: only those are changed, whatever else is on its way. */
+const differing = (before: HeatSet, after: HeatSet): Partial<HeatSet> =>
+  Object.fromEntries(Object.entries(after).filter(([key, value]) => before[key as keyof HeatSet] !== value));
 
 /** Undo and redo by the keys everybody knows, over every field of the screen. */
 function useUndoKeys({ undo, redo }: Draft): void {
@@ -216,15 +236,41 @@ function useUndoKeys({ undo, redo }: Draft): void {
   }, [undo, redo]);
 }
 
+/** The same colorway on every line of goods, side by side: they must sit together. */
+function OtherGoods({ plan, seed }: { plan: Plan; seed: string }) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      {plan.goods.map((line) => (
+        <Box component="figure" key={line.lineId} sx={{ m: 0 }}>
+          <Box sx={{ bgcolor: 'booth', p: 0.5, width: 'fit-content' }}>
+            <Hank
+              form="twisted"
+              {...(line.looks.at(-1) && { look: line.looks.at(-1) })}
+              seed={`${seed}-${line.lineId}`}
+              label={`On ${line.baseName}, an estimate`}
+              width={64}
+              height={84}
+            />
+          </Box>
+          <Typography component="figcaption" variant="caption">
+            {line.baseName}
+          </Typography>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
 /** Another line of goods in the same pot. */
 function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
   const base = shelf.bases.find((candidate) => !candidate.retired);
   if (!base) return null;
   return (
     <Button
-      onClick={() =>
-        draft.changeRecipe({ goods: [...draft.colorway.recipe.goods, newGoodsLine(newId(), base)] })
-      }
+      onClick={() => {
+        const line = newGoodsLine(newId(), base);
+        draft.changeRecipe(({ goods }) => ({ goods: [...goods, line] }));
+      }}
     >
       Add goods
     </Button>

@@ -80,7 +80,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
             label={capital(ink)}
             kind="inkPercent"
             value={Number(values[ink].toFixed(1))}
-            onChange={(value) => setValues({ ...values, [ink]: value })}
+            onChange={(value) => setValues((now) => ({ ...now, [ink]: value }))}
           />
           <Choice
             label={`Dye for ${ink}`}
@@ -91,7 +91,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
                 .filter((dye) => !dye.retired)
                 .map((dye) => ({ value: dye.id, label: `${dye.name} ${dye.code}`.trim() })),
             ]}
-            onChange={(id) => setPrimaries({ ...primaries, [ink]: id === '' ? null : id })}
+            onChange={(id) => setPrimaries((now) => ({ ...now, [ink]: id === '' ? null : id }))}
           />
         </Box>
       ))}

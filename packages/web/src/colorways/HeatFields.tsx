@@ -9,7 +9,7 @@ export function HeatFields({ draft, pass }: { draft: Draft; pass: Pass }) {
   const { heat } = pass;
   if (!heat) return null;
   const set = (changes: Partial<HeatProgram>): void =>
-    draft.changePass(pass.id, { heat: { ...heat, ...changes } });
+    draft.changePass(pass.id, (now) => ({ heat: { ...(now.heat ?? heat), ...changes } }));
   return (
     <Box
       sx={{

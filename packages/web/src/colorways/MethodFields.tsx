@@ -9,7 +9,7 @@ import type { Draft } from './useDraft';
 export function MethodFields({ draft, pass }: { draft: Draft; pass: Pass }) {
   const { method } = pass;
   const set = (changes: Partial<PassMethod>): void =>
-    draft.changePass(pass.id, { method: { ...method, ...changes } as PassMethod });
+    draft.changePass(pass.id, (now) => ({ method: { ...now.method, ...changes } as PassMethod }));
   const amount = (
     label: string,
     kind: QuantityKindName,

@@ -154,55 +154,39 @@ function PassBar(props: PassBarProps) {
   };
   const last = draft.colorway.recipe.passes.length - 1;
   const sections = sectionsOf(pass.method);
-  const addDye = (): void =>
-    draft.changePass(pass.id, {
+  const addDye = (): void => {
+    const id = newId();
+    draft.changePass(pass.id, ({ dyes }) => ({
       dyes: [
-        ...pass.dyes,
+        ...dyes,
         newDyeLine(
-          newId(),
+          id,
           shelf,
-          pass.dyes.map((dye) => dye.dyeId),
+          dyes.map((dye) => dye.dyeId),
           sections[0]?.id ?? null,
         ),
       ],
-    });
+    }));
+  };
   const addSection = (): void => {
-    const used = sections.reduce((sum, section) => sum + section.sharePercent, 0);
-    const id = newId();
-    const room = Math.max(0, 100 - used);
-    const share = room > 1 ? room : 100 / (sections.length + 1);
-    const shrink = room > 1 ? 1 : (100 - share) / used;
-    const next = [
-      ...sections.map((section) => ({
-        ...section,
-        sharePercent: Number((section.sharePercent * shrink).toFixed(2)),
-      })),
-      {
-        id,
-        name: `Section ${String.fromCharCode(65 + sections.length)}`,
-        sharePercent: Number(share.toFixed(2)),
-      },
-    ];
-    draft.changePass(pass.id, {
-      method: { ...pass.method, sections: next } as Pass['method'],
+    const [id, lineId] = [newId(), newId()];
+    draft.changePass(pass.id, (now) => ({
+      ...withNewSection(now, id),
       dyes: [
-        ...pass.dyes,
+        ...now.dyes,
         newDyeLine(
-          newId(),
+          lineId,
           shelf,
-          pass.dyes.map((dye) => dye.dyeId),
+          now.dyes.map((dye) => dye.dyeId),
           id,
         ),
       ],
-    });
+    }));
   };
   const addAcid = (): void =>
-    draft.changePass(pass.id, {
-      acids: [
-        ...pass.acids,
-        { ...(pass.acids.at(-1) ?? QUICK_ACIDS.vinegar), when: 'last' } satisfies AcidDose,
-      ],
-    });
+    draft.changePass(pass.id, ({ acids }) => ({
+      acids: [...acids, { ...(acids.at(-1) ?? QUICK_ACIDS.vinegar), when: 'last' } satisfies AcidDose],
+    }));
   const item = (word: string, work: () => void, off = false) => (
     <MenuItem key={word} onClick={close(work)} disabled={off} sx={{ minHeight: 44 }}>
       {word}
@@ -259,4 +243,23 @@ function PassBar(props: PassBarProps) {
       </Menu>
     </Box>
   );
+}
+
+/** Another section: it takes what is left of the goods, or an even share of them from the others. */
+function withNewSection(pass: Pass, id: string): Pick<Pass, 'method'> {
+  const sections = sectionsOf(pass.method);
+  const used = sections.reduce((sum, section) => sum + section.sharePercent, 0);
+  const room = Math.max(0, 100 - used);
+  const share = room > 1 ? room : 100 / (sections.length + 1);
+  const shrink = room > 1 ? 1 : (100 - share) / used;
+  const shares = (percent: number): number => Number(percent.toFixed(2));
+  return {
+    method: {
+      ...pass.method,
+      sections: [
+        ...sections.map((section) => ({ ...section, sharePercent: shares(section.sharePercent * shrink) })),
+        { id, name: `Section ${String.fromCharCode(65 + sections.length)}`, sharePercent: shares(share) },
+      ],
+    } as Pass['method'],
+  };
 }

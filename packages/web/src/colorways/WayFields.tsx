@@ -11,7 +11,7 @@ import {
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
-import type { Draft } from './useDraft';
+import type { Change, Draft } from './useDraft';
 
 const WAYS = METHOD_KINDS.map((value) => ({ value, label: methodFacts(value).label }));
 const COUNTED: Partial<Record<Arrangement['kind'], string>> = {
@@ -30,7 +30,7 @@ export interface WayFieldsProps {
 
 /** How dye and goods meet, how the goods lie, and the bath they lie in. */
 export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
-  const set = (changes: Partial<Pass>): void => draft.changePass(pass.id, changes);
+  const set = (changes: Change<Pass>): void => draft.changePass(pass.id, changes);
   const counted = COUNTED[pass.arrangement.kind];
   const { liquid } = methodFacts(pass.method.kind);
   const water = liquid === 'water';
@@ -55,7 +55,7 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
         label="Way"
         value={pass.method.kind}
         options={WAYS}
-        onChange={(kind) => set(changeMethod(pass, kind))}
+        onChange={(kind) => set((now) => changeMethod(now, kind))}
       />
       <Choice
         label="Goods go in"
@@ -70,14 +70,14 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
         label="They lie"
         value={pass.arrangement.kind}
         options={ARRANGEMENTS.map((kind) => ({ value: kind, label: kind }))}
-        onChange={(kind) => set({ arrangement: { ...pass.arrangement, kind } })}
+        onChange={(kind) => set((now) => ({ arrangement: { ...now.arrangement, kind } }))}
       />
       {counted && (
         <QuantityField
           label={counted}
           kind="steps"
           value={pass.arrangement.count}
-          onChange={(count) => set({ arrangement: { ...pass.arrangement, count } })}
+          onChange={(count) => set((now) => ({ arrangement: { ...now.arrangement, count } }))}
         />
       )}
       {water && (

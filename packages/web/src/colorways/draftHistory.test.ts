@@ -11,7 +11,7 @@ const start = (): DraftState => ({
   at: 0,
 });
 const put = (state: DraftState, name: string, tag = name, at = 0): DraftState =>
-  draftReducer(state, { kind: 'put', next: named(name), tag, at });
+  draftReducer(state, { kind: 'put', update: () => named(name), tag, at });
 
 test('every change can be taken back and brought again', () => {
   const after = put(put(start(), 'b'), 'c');
@@ -41,4 +41,10 @@ test('a change after going back forgets what came after; nothing to take back ch
 test('taking up a saved version starts over', () => {
   const taken = draftReducer(put(start(), 'b'), { kind: 'take up', saved: named('z') });
   expect([taken.present.name, taken.base.name, taken.past.length]).toEqual(['z', 'z', 0]);
+});
+
+test('changes on their way at once each build on the one before', () => {
+  const append = (state: DraftState, text: string): DraftState =>
+    draftReducer(state, { kind: 'put', update: (now) => named(now.name + text), tag: text, at: 0 });
+  expect(append(append(start(), 'b'), 'c').present.name).toBe('abc');
 });

@@ -13,7 +13,8 @@ export interface DraftState {
 }
 
 export type DraftAction =
-  | { kind: 'put'; next: Colorway; tag: string; at: number }
+  /** A change, as a function of what stands: several may be on their way at once. */
+  | { kind: 'put'; update: (now: Colorway) => Colorway; tag: string; at: number }
   | { kind: 'take up'; saved: Colorway }
   | { kind: 'undo' }
   | { kind: 'redo' };
@@ -31,7 +32,7 @@ export function draftReducer(state: DraftState, action: DraftAction): DraftState
       return {
         ...state,
         past: typingOn ? past : [...past, present].slice(-MOST_STEPS),
-        present: action.next,
+        present: action.update(present),
         future: [],
         tag: action.tag,
         at: action.at,

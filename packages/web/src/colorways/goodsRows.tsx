@@ -63,7 +63,9 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
   if (!line) return null;
   const set = (changes: Partial<GoodsLine>, written: Record<string, string> = {}): void =>
     draft.changeRecipe(
-      { goods: recipe.goods.map((other, i) => (i === index ? { ...other, ...changes } : other)) },
+      ({ goods }) => ({
+        goods: goods.map((other) => (other.id === line.id ? { ...other, ...changes } : other)),
+      }),
       written,
     );
   const base = shelf.bases.find((candidate) => candidate.id === line.baseId);
@@ -113,7 +115,9 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
         ) : (
           <Button
             aria-label={`Leave out goods line ${index + 1}`}
-            onClick={() => draft.changeRecipe({ goods: recipe.goods.filter((_, j) => j !== index) })}
+            onClick={() =>
+              draft.changeRecipe(({ goods }) => ({ goods: goods.filter((other) => other.id !== line.id) }))
+            }
           >
             Leave out
           </Button>

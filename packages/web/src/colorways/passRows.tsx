@@ -140,10 +140,12 @@ function dyeRow({ draft, pass, planned, plan, formulation, shelf }: PassRowsInpu
 function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Section): StageRow {
   const part = planned.parts.find((candidate) => candidate.id === section.id);
   const sections = sectionsOf(pass.method);
-  const put = (next: readonly Section[], dyes = pass.dyes): void =>
-    draft.changePass(pass.id, { method: { ...pass.method, sections: next } as Pass['method'], dyes });
   const set = (changes: Partial<Section>): void =>
-    put(sections.map((other) => (other.id === section.id ? { ...other, ...changes } : other)));
+    draft.changePass(pass.id, (now) =>
+      withSections(now, (all) =>
+        all.map((other) => (other.id === section.id ? { ...other, ...changes } : other)),
+      ),
+    );
   return {
     key: `section-${section.id}`,
     left: (
@@ -163,19 +165,20 @@ function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Se
           onChange={(sharePercent) => set({ sharePercent })}
         />
         <Button
-          onClick={() =>
-            draft.changePass(pass.id, {
+          onClick={() => {
+            const id = newId();
+            draft.changePass(pass.id, ({ dyes }) => ({
               dyes: [
-                ...pass.dyes,
+                ...dyes,
                 newDyeLine(
-                  newId(),
+                  id,
                   shelf,
-                  pass.dyes.map((dye) => dye.dyeId),
+                  dyes.map((dye) => dye.dyeId),
                   section.id,
                 ),
               ],
-            })
-          }
+            }));
+          }}
         >
           Add a dye to {section.name}
         </Button>
@@ -183,16 +186,7 @@ function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Se
           <Button
             aria-label={`Leave out ${section.name}`}
             sx={{ minWidth: 40, px: 0 }}
-            onClick={() => {
-              const rest = sections.filter((other) => other.id !== section.id);
-              const dyes = pass.dyes.filter((line) => (line.sectionId ?? sections[0]?.id) !== section.id);
-              put(
-                rest,
-                dyes.length > 0
-                  ? dyes
-                  : pass.dyes.slice(0, 1).map((line) => ({ ...line, sectionId: rest[0]?.id ?? null })),
-              );
-            }}
+            onClick={() => draft.changePass(pass.id, (now) => withoutSection(now, section.id))}
           >
             ✕
           </Button>
@@ -200,6 +194,25 @@ function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Se
       </Box>
     ),
     right: part ? <PartResult part={part} /> : null,
+  };
+}
+
+/** A pass with its sections changed. */
+const withSections = (pass: Pass, change: (sections: readonly Section[]) => Section[]): Partial<Pass> => ({
+  method: { ...pass.method, sections: change(sectionsOf(pass.method)) } as Pass['method'],
+});
+
+/** A pass without a section and its dyes; when those were all, one of them goes to what is left. */
+function withoutSection(pass: Pass, id: string): Partial<Pass> {
+  const sections = sectionsOf(pass.method);
+  const rest = sections.filter((other) => other.id !== id);
+  const dyes = pass.dyes.filter((line) => (line.sectionId ?? sections[0]?.id) !== id);
+  return {
+    ...withSections(pass, () => rest),
+    dyes:
+      dyes.length > 0
+        ? dyes
+        : pass.dyes.slice(0, 1).map((line) => ({ ...line, sectionId: rest[0]?.id ?? null })),
   };
 }
 
@@ -268,11 +281,9 @@ function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: Ac
   const put = (next: AcidDose | null, written: string): void =>
     draft.changePass(
       pass.id,
-      {
-        acids: next
-          ? pass.acids.map((other, j) => (j === i ? next : other))
-          : pass.acids.filter((_, j) => j !== i),
-      },
+      ({ acids }) => ({
+        acids: next ? acids.map((other, j) => (j === i ? next : other)) : acids.filter((_, j) => j !== i),
+      }),
       { [path]: written },
     );
   return {

@@ -1,9 +1,16 @@
-import { useReducer } from 'react';
+import { useEffect, useReducer } from 'react';
 import { colorwaySchema, upgradeRecipe, type Colorway, type Pass, type Recipe } from '@ythrion/core';
 import { draftReducer, type DraftState } from './draftHistory';
 
 /** What was typed, by the path of its field; an empty text means the plain number stands for itself. */
 export type Written = Record<string, string>;
+
+/** Some fields of a thing, or a function that gives them from the thing as it stands. */
+export type Change<T> = Partial<T> | ((now: T) => Partial<T>);
+
+const changesOf = <T>(changes: Change<T>, now: T): Partial<T> =>
+  typeof changes === 'function' ? changes(now) : changes;
+const keysOf = (changes: object): string[] => (typeof changes === 'function' ? [] : Object.keys(changes));
 
 /** A colorway being worked on: kept in this browser at every keystroke until it is saved. */
 export interface Draft {
@@ -11,8 +18,9 @@ export interface Draft {
   /** True when it differs from the saved version. */
   changed: boolean;
   change: (changes: Partial<Colorway>) => void;
-  changeRecipe: (changes: Partial<Recipe>, written?: Written) => void;
-  changePass: (passId: string, changes: Partial<Pass>, written?: Written) => void;
+  /** What changes, or what it becomes from how it stands: a change must never build on a screen that is behind. */
+  changeRecipe: (changes: Change<Recipe>, written?: Written) => void;
+  changePass: (passId: string, changes: Change<Pass>, written?: Written) => void;
   /** Forgets the draft and takes up a saved version. */
   takeUp: (saved: Colorway) => void;
   undo: (() => void) | null;
@@ -32,45 +40,39 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
     at: 0,
   }));
   const { present: colorway, base, past, future } = state;
-  const keep = (next: Colorway): void => localStorage.setItem(keyOf(saved.id), JSON.stringify(next));
-  const put = (next: Colorway, tag: string): void => {
-    keep(next);
-    dispatch({ kind: 'put', next, tag, at: Date.now() });
-  };
-  const changeRecipe = (changes: Partial<Recipe>, written: Written = {}): void =>
+  useEffect(() => {
+    if (colorway === base) localStorage.removeItem(keyOf(saved.id));
+    else localStorage.setItem(keyOf(saved.id), JSON.stringify(colorway));
+  }, [colorway, base, saved.id]);
+  const put = (update: (now: Colorway) => Colorway, tag: string[]): void =>
+    dispatch({ kind: 'put', update, tag: tag.join(' '), at: Date.now() });
+  const changeRecipe = (changes: Change<Recipe>, written: Written = {}, tag: string[] = []): void =>
     put(
-      {
-        ...colorway,
-        recipe: { ...colorway.recipe, ...changes },
-        asWritten: merged(colorway.asWritten, written),
-      },
-      [...Object.keys(changes), ...Object.keys(written)].join(' '),
+      (now) => ({
+        ...now,
+        recipe: { ...now.recipe, ...changesOf(changes, now.recipe) },
+        asWritten: merged(now.asWritten, written),
+      }),
+      [...tag, ...keysOf(changes), ...Object.keys(written)],
     );
-  const step = (kind: 'undo' | 'redo', to: Colorway | undefined): (() => void) | null =>
-    to === undefined
-      ? null
-      : () => {
-          keep(to);
-          dispatch({ kind });
-        };
   return {
     colorway,
     changed: isNew || !sameButPot(colorway, base),
-    change: (changes) => put({ ...colorway, ...changes }, Object.keys(changes).join(' ')),
+    change: (changes) => put((now) => ({ ...now, ...changes }), Object.keys(changes)),
     changeRecipe,
     changePass: (passId, changes, written) =>
       changeRecipe(
-        {
-          passes: colorway.recipe.passes.map((pass) => (pass.id === passId ? { ...pass, ...changes } : pass)),
-        },
+        ({ passes }) => ({
+          passes: passes.map((pass) =>
+            pass.id === passId ? { ...pass, ...changesOf(changes, pass) } : pass,
+          ),
+        }),
         written,
+        [passId, ...keysOf(changes)],
       ),
-    takeUp: (version) => {
-      localStorage.removeItem(keyOf(saved.id));
-      dispatch({ kind: 'take up', saved: version });
-    },
-    undo: step('undo', past.at(-1)),
-    redo: step('redo', future[0]),
+    takeUp: (version) => dispatch({ kind: 'take up', saved: version }),
+    undo: past.length > 0 ? () => dispatch({ kind: 'undo' }) : null,
+    redo: future.length > 0 ? () => dispatch({ kind: 'redo' }) : null,
   };
 }
 

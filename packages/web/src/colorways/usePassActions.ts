@@ -31,7 +31,7 @@ export function usePassActions(
   const put = usePutOnShelf('patterns');
   const { passes } = draft.colorway.recipe;
   const append = (pass: Pass, at = passes.length): void => {
-    draft.changeRecipe({ passes: [...passes.slice(0, at), pass, ...passes.slice(at)] });
+    draft.changeRecipe((now) => ({ passes: [...now.passes.slice(0, at), pass, ...now.passes.slice(at)] }));
     opened(pass.id);
   };
   return {
@@ -43,13 +43,20 @@ export function usePassActions(
         passes.indexOf(pass) + 1,
       ),
     move: (from, to) => {
-      const moving = passes[from];
-      if (!moving || to < 0 || to >= passes.length) return;
-      const rest = passes.filter((_, i) => i !== from);
-      const next = [...rest.slice(0, to), moving, ...rest.slice(to)];
-      draft.changeRecipe({ passes: withFirstBath(next) });
+      if (!passes[from] || to < 0 || to >= passes.length) return;
+      draft.changeRecipe((now) => {
+        const rest = now.passes.filter((_, i) => i !== from);
+        return {
+          passes: withFirstBath([
+            ...rest.slice(0, to),
+            ...now.passes.slice(from, from + 1),
+            ...rest.slice(to),
+          ]),
+        };
+      });
     },
-    remove: (pass) => draft.changeRecipe({ passes: withFirstBath(passes.filter((other) => other !== pass)) }),
+    remove: ({ id }) =>
+      draft.changeRecipe((now) => ({ passes: withFirstBath(now.passes.filter((pass) => pass.id !== id)) })),
     keepPattern: (pass) => {
       const name = `${pass.method.kind}, ${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}`;
       put

@@ -1,7 +1,10 @@
 import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import { plainLook, type YarnLook } from '@ythrion/core';
-import { drawHank, type HankForm } from './drawHank';
+import { drawHank, type HankForm, type HankPicture } from './drawHank';
+
+/** Typing has rested when nothing came for this long, ms. */
+const REST_MS = 120;
 
 export interface HankProps {
   /** One color all over; for more than that, give the look. */
@@ -28,15 +31,25 @@ export function Hank({
   unevenness = 0.15,
 }: HankProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
+  const drawn = useRef(false);
+  // What is drawn, as text: a plan made anew draws nothing anew unless the yarn looks different.
+  const picture = JSON.stringify({ look: look ?? { ...plainLook(hex), unevenness }, seed, form });
   useEffect(() => {
-    const pen = canvas.current?.getContext('2d');
-    if (!canvas.current || !pen) return;
-    const scale = window.devicePixelRatio || 1;
-    canvas.current.width = width * scale;
-    canvas.current.height = height * scale;
-    pen.setTransform(scale, 0, 0, scale, 0, 0);
-    drawHank(pen, width, height, { look: look ?? { ...plainLook(hex), unevenness }, seed, form });
-  }, [hex, look, seed, form, width, height, unevenness]);
+    const draw = (): void => {
+      const pen = canvas.current?.getContext('2d');
+      if (!canvas.current || !pen) return;
+      const scale = window.devicePixelRatio || 1;
+      canvas.current.width = width * scale;
+      canvas.current.height = height * scale;
+      pen.setTransform(scale, 0, 0, scale, 0, 0);
+      drawHank(pen, width, height, JSON.parse(picture) as HankPicture);
+      drawn.current = true;
+    };
+    // The first picture at once; later ones when the typing rests, so that a keystroke never waits for yarn.
+    if (!drawn.current) return draw();
+    const timer = setTimeout(draw, REST_MS);
+    return () => clearTimeout(timer);
+  }, [picture, width, height]);
   return (
     <Box
       component="canvas"

@@ -1,4 +1,4 @@
-import { useState, type KeyboardEvent } from 'react';
+import { startTransition, useContext, useState, type KeyboardEvent } from 'react';
 import InputAdornment from '@mui/material/InputAdornment';
 import {
   editText,
@@ -9,7 +9,11 @@ import {
   type ParseContext,
   type QuantityKindName,
 } from '@ythrion/core';
+import { DeferChanges } from './deferChanges';
 import { TextLine } from './TextLine';
+
+/** More keys than this are never ahead of the screen. */
+const MOST_ON_THE_WAY = 40;
 
 export interface QuantityFieldProps {
   label: string;
@@ -44,20 +48,27 @@ export function QuantityField({
   const kind = quantityKind(kindName);
   const shownFor = (of: number | undefined): string => written ?? (of === undefined ? '' : editText(of));
   const [text, setText] = useState(() => shownFor(value));
-  const [given, setGiven] = useState(value);
+  const [seen, setSeen] = useState(value);
+  // What this field gave and has not got back yet: those values are its own, any other came from outside.
+  const [sent, setSent] = useState<readonly number[]>([]);
+  const defer = useContext(DeferChanges);
   const read = parseQuantity(text, kindName, context);
-  if (given !== value) {
-    setGiven(value);
-    if (value === undefined || !read.ok || Math.abs(read.value - value) > 1e-6 * Math.abs(value))
-      setText(shownFor(value));
+  if (seen !== value) {
+    setSeen(value);
+    const own = value === undefined ? -1 : sent.indexOf(value);
+    setSent(own < 0 ? [] : sent.slice(own + 1));
+    const same = value !== undefined && read.ok && Math.abs(read.value - value) <= 1e-6 * Math.abs(value);
+    if (own < 0 && !same) setText(shownFor(value));
   }
 
   const take = (next: string): void => {
     setText(next);
     const now = parseQuantity(next, kindName, context);
     if (!now.ok) return;
-    setGiven(now.value);
-    onChange(now.value, /^\s*[\d.,]+\s*$/.test(next) ? '' : next);
+    const asWritten = /^\s*[\d.,]+\s*$/.test(next) ? '' : next;
+    if (!defer) return onChange(now.value, asWritten);
+    setSent([...sent, now.value].slice(-MOST_ON_THE_WAY));
+    startTransition(() => onChange(now.value, asWritten));
   };
   const keyDown = (event: KeyboardEvent<HTMLElement>): void => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {

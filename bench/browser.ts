@@ -1,0 +1,114 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtemp, readFile, rm } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import type { Colorway } from '@ythrion/core';
+// @ts-expect-error a plain module without types, shared with the scripts
+import { CHROMIUM } from '../scripts/chromium.mjs';
+import type { Measure } from './bench';
+
+const FRAME_MS = 1000 / 60;
+const KEYSTROKES = 60;
+
+/** The plan in a real browser, and what a keystroke costs there on a colorway of one pass and of twelve. */
+export async function browserTimes(root: string): Promise<Measure[]> {
+  const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-bench-'));
+  const child = spawn(process.execPath, [path.join(root, 'packages/server/dist/main.js'), 'demo'], {
+    env: { ...process.env, PORT: '0', YTHRION_DATA: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const browser = await chromium.launch(CHROMIUM as object);
+  try {
+    const [chunk] = (await once(child.stdout, 'data')) as [Buffer];
+    const url = /http:\/\/\S+/.exec(chunk.toString())?.[0] ?? '';
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    // A blank page has no content policy of the application's, which rightly refuses foreign scripts.
+    await page.goto('about:blank');
+    await page.addScriptTag({
+      content: await readFile(path.join(root, '.cache/bench-page/plan.js'), 'utf8'),
+    });
+    const plans = await page.evaluate(() =>
+      (window as unknown as { planTimes: () => { what: string; measured: number }[] }).planTimes(),
+    );
+    await twelvePasses(url);
+    return [
+      ...plans.map(({ what, measured }, i) => ({
+        what: `in the browser: ${what}`,
+        measured,
+        allowed: i === 0 ? 1 : 5,
+        unit: 'ms',
+      })),
+      {
+        what: `keystroke to the next frame, one pass, median of ${KEYSTROKES}`,
+        measured: await typing(page, `${url}/colorways/green-bronze`, 'Depth'),
+        allowed: FRAME_MS,
+        unit: 'ms',
+      },
+      {
+        what: `keystroke to the next frame, twelve passes, median of ${KEYSTROKES}`,
+        measured: await typing(page, `${url}/colorways/twelve`, 'Each, dry'),
+        allowed: FRAME_MS,
+        unit: 'ms',
+      },
+    ];
+  } finally {
+    await browser.close();
+    child.kill();
+    await rm(folder, { recursive: true, force: true });
+  }
+}
+
+/** A colorway of twelve passes, made of the demo's four. */
+async function twelvePasses(url: string): Promise<void> {
+  const [four] = (await (await fetch(`${url}/api/colorways/carillon`)).json()) as (Colorway & {
+    savedAt?: string;
+  })[];
+  if (!four) throw new Error('The demo has no colorway of four passes.');
+  const passes = [0, 1, 2].flatMap((round) =>
+    four.recipe.passes.map((pass) => ({
+      ...pass,
+      id: `${pass.id}-${round}`,
+      dyes: pass.dyes.map((line) => ({ ...line, id: `${line.id}-${round}` })),
+    })),
+  );
+  const { savedAt: _, ...rest } = four;
+  const answer = await fetch(`${url}/api/colorways`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ ...rest, id: 'twelve', version: 1, recipe: { ...four.recipe, passes } }),
+  });
+  if (!answer.ok) throw new Error(await answer.text());
+}
+
+/** Milliseconds of work between a key going down and the browser being free to paint, median. */
+async function typing(page: Page, url: string, label: string): Promise<number> {
+  await page.goto(url);
+  const field = page.getByLabel(label, { exact: true }).first();
+  await field.waitFor();
+  await field.fill('');
+  await page.evaluate(() => {
+    const spent: number[] = [];
+    (window as unknown as { spent: number[] }).spent = spent;
+    window.addEventListener(
+      'keydown',
+      () => {
+        const from = performance.now();
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel();
+          channel.port1.onmessage = () => spent.push(performance.now() - from);
+          channel.port2.postMessage(0);
+        });
+      },
+      true,
+    );
+  });
+  for (let i = 0; i < KEYSTROKES; i += 1) {
+    await page.keyboard.press(i % 4 === 3 ? 'Backspace' : String((i % 3) + 1));
+    await page.waitForTimeout(120);
+    if (i % 4 === 3) await field.fill('1');
+  }
+  const spent = await page.evaluate(() => (window as unknown as { spent: number[] }).spent);
+  return spent.toSorted((a, b) => a - b)[Math.floor(spent.length / 2)] ?? 0;
+}
