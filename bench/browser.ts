@@ -40,18 +40,8 @@ export async function browserTimes(root: string): Promise<Measure[]> {
         allowed: i === 0 ? 1 : 5,
         unit: 'ms',
       })),
-      {
-        what: `keystroke to the next frame, one pass, median of ${KEYSTROKES}`,
-        measured: await typing(page, `${url}/colorways/green-bronze`, 'Depth'),
-        allowed: FRAME_MS,
-        unit: 'ms',
-      },
-      {
-        what: `keystroke to the next frame, twelve passes, median of ${KEYSTROKES}`,
-        measured: await typing(page, `${url}/colorways/twelve`, 'Each, dry'),
-        allowed: FRAME_MS,
-        unit: 'ms',
-      },
+      ...(await typing(page, `${url}/colorways/green-bronze`, 'Depth', 'one pass')),
+      ...(await typing(page, `${url}/colorways/twelve`, 'Each, dry', 'twelve passes')),
     ];
   } finally {
     await browser.close();
@@ -82,33 +72,32 @@ async function twelvePasses(url: string): Promise<void> {
   if (!answer.ok) throw new Error(await answer.text());
 }
 
-/** Milliseconds of work between a key going down and the browser being free to paint, median. */
-async function typing(page: Page, url: string, label: string): Promise<number> {
+/** Time from one frame to the next while somebody types ten keys a second: the usual frame, and one in twenty. */
+async function typing(page: Page, url: string, label: string, what: string): Promise<Measure[]> {
   await page.goto(url);
   const field = page.getByLabel(label, { exact: true }).first();
   await field.waitFor();
-  await field.fill('');
+  await field.fill('1');
   await page.evaluate(() => {
-    const spent: number[] = [];
-    (window as unknown as { spent: number[] }).spent = spent;
-    window.addEventListener(
-      'keydown',
-      () => {
-        const from = performance.now();
-        requestAnimationFrame(() => {
-          const channel = new MessageChannel();
-          channel.port1.onmessage = () => spent.push(performance.now() - from);
-          channel.port2.postMessage(0);
-        });
-      },
-      true,
-    );
+    const frames: number[] = [];
+    (window as unknown as { frames: number[] }).frames = frames;
+    let last = performance.now();
+    const frame = (now: number): void => {
+      frames.push(now - last);
+      last = now;
+      requestAnimationFrame(frame);
+    };
+    requestAnimationFrame(frame);
   });
   for (let i = 0; i < KEYSTROKES; i += 1) {
-    await page.keyboard.press(i % 4 === 3 ? 'Backspace' : String((i % 3) + 1));
-    await page.waitForTimeout(120);
-    if (i % 4 === 3) await field.fill('1');
+    await page.keyboard.press(i % 2 === 0 ? String(1 + (i % 9)) : 'Backspace');
+    await page.waitForTimeout(100);
   }
-  const spent = await page.evaluate(() => (window as unknown as { spent: number[] }).spent);
-  return spent.toSorted((a, b) => a - b)[Math.floor(spent.length / 2)] ?? 0;
+  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
+  const sorted = frames.slice(5).toSorted((a, b) => a - b);
+  const at = (share: number): number => sorted[Math.floor(sorted.length * share)] ?? 0;
+  return [
+    { what: `frame while typing, ${what}, median`, measured: at(0.5), allowed: FRAME_MS, unit: 'ms' },
+    { what: `frame while typing, ${what}, one in twenty`, measured: at(0.95), allowed: FRAME_MS, unit: 'ms' },
+  ];
 }

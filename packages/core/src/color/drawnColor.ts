@@ -17,6 +17,7 @@ const reflectance = (q: number): number => 1 + q - Math.sqrt(q * q + 2 * q);
 
 /** The undyed wool that dye swatches were picked on. */
 export const SWATCH_GROUND = '#efe9dc';
+const WOOL_K_OVER_S = linearRgb(SWATCH_GROUND).map(kOverS) as [number, number, number];
 
 /**
  * The color to draw for goods after these dyes: single-constant Kubelka-Munk on three broad bands (linear
@@ -26,14 +27,13 @@ export const SWATCH_GROUND = '#efe9dc';
  */
 export function drawnColor(groundHex: string, dyes: readonly DrawnDye[]): string {
   const ground = linearRgb(groundHex);
-  const wool = linearRgb(SWATCH_GROUND);
   const swatches = dyes.map((dye) => ({
     rgb: linearRgb(dye.swatchHex),
     ratio: dye.dosPercent / dye.swatchDosPercent,
   }));
   const band = (i: 0 | 1 | 2): number => {
     const dyed = swatches.reduce(
-      (sum, { rgb, ratio }) => sum + ratio * Math.max(0, kOverS(rgb[i]) - kOverS(wool[i])),
+      (sum, { rgb, ratio }) => sum + ratio * Math.max(0, kOverS(rgb[i]) - WOOL_K_OVER_S[i]),
       0,
     );
     return reflectance(kOverS(ground[i]) + dyed);

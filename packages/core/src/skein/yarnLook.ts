@@ -39,6 +39,12 @@ const MOST_BANDS = 48;
 
 /** Lays dye over stretches of the loop; what lies outside every stretch keeps its color. */
 export function dyeStretches(look: YarnLook, stretches: readonly Stretch[]): YarnLook {
+  const [whole] = stretches;
+  if (whole && stretches.length === 1 && whole.from <= 0 && whole.to >= 1)
+    return {
+      ...look,
+      bands: look.bands.map(({ share, hex }) => ({ share, hex: drawnColor(hex, whole.dyes) })),
+    };
   const cuts = new Set<number>([0, 1]);
   let at = 0;
   for (const band of look.bands) {
