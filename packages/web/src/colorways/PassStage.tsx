@@ -65,9 +65,9 @@ export function PassStage(props: PassStageProps) {
               {...attributes}
               {...listeners}
               aria-label={`Move ${title}`}
-              sx={{ minWidth: 40, px: 0, cursor: 'grab', touchAction: 'none', my: '-6px' }}
+              sx={{ minWidth: 44, px: 0.5, cursor: 'grab', touchAction: 'none', my: '-6px' }}
             >
-              ↕
+              Move
             </Button>
           )
         }
