@@ -17,4 +17,6 @@ export default {
   },
   transformIgnorePatterns: ['/node_modules/(?!(uuid|culori)/)'],
   maxWorkers: 2,
+  // Some tests open data files and talk over HTTP: a busy machine is no failure.
+  testTimeout: 30_000,
 };

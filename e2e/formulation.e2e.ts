@@ -180,3 +180,48 @@ test('what cannot be blocks the batch and says why; typing on in nonsense keeps 
   await expect(figure(page, /^Pour Bell Red: 600 mL/)).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
+
+test('typed fast through two fields and taken back, nothing is lost and nothing comes twice', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/colorways/carillon`);
+  await expect(figure(page, /^Weight of goods: 300 g/).first()).toBeVisible();
+  const count = page.getByLabel('Count', { exact: true }).first();
+  await count.fill('');
+  await count.pressSequentially('12');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('50');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('45');
+  await expect(figure(page, /^Weight of goods: 600 g/).first()).toBeVisible();
+  await expect(count).toHaveValue('12');
+  await expect(page.getByLabel('Each, dry').first()).toHaveValue('50');
+  await expect(page.getByLabel('Wet out').first()).toHaveValue('45');
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Control+z');
+  await expect(figure(page, /^Weight of goods: 300 g/).first()).toBeVisible();
+  await expect(count).toHaveValue('3');
+  await expect(page.getByLabel('Each, dry').first()).toHaveValue('100');
+  await expect(page.getByLabel('Wet out').first()).toHaveValue('30');
+  for (let i = 0; i < 3; i += 1) await page.keyboard.press('Control+y');
+  await expect(figure(page, /^Weight of goods: 600 g/).first()).toBeVisible();
+  await expect(count).toHaveValue('12');
+});
+
+test('on a phone the line moves to the edge, and every decision has what it comes to under it', async ({
+  browser,
+}) => {
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  await page.goto(`${application.url}/colorways/carillon`);
+  await page.getByRole('button', { name: 'Open Pass 1, immersion' }).tap();
+  const depth = page.getByLabel('Depth', { exact: true }).first();
+  const pour = figure(page, /^Pour Gong Yellow: 36 mL/);
+  const [left, right] = [await depth.boundingBox(), await pour.boundingBox()];
+  expect(right!.y).toBeGreaterThan(left!.y);
+  await depth.fill('0.24');
+  await expect(figure(page, /^Pour Gong Yellow: 72 mL/)).toBeVisible();
+  const wide = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect(wide).toBe(0);
+  await page.close();
+});

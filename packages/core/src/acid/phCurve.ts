@@ -1,4 +1,4 @@
-import { ACIDS, type AcidMaterial } from './acidDose';
+import type { AcidMaterial } from './acidDose';
 import { expectedPh, type AcidsInBath, type GoodsInBath } from './expectedPh';
 import type { StudioWater } from '../shelf/water';
 
@@ -39,6 +39,3 @@ export function phCurve(
     return { amount: dose, pH: pH.value, beforeGoods: beforeGoods.value };
   });
 }
-
-/** The unit a dose of this acid is measured in, for the axis of the curve. */
-export const doseUnit = (material: AcidMaterial): 'mL' | 'g' => ACIDS[material].unit;

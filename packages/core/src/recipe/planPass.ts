@@ -1,15 +1,16 @@
 import type { AcidsInBath, GoodsInBath } from '../acid/expectedPh';
 import { phWindow } from '../acid/expectedPh';
-import { topUpAcid } from '../acid/topUp';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { riseFigure } from '../heat/planHeat';
 import { formatAmount } from '../units/formatQuantity';
-import { METHODS, methodFacts, panArea, passShare, sectionsOf } from './methods';
-import type { PassMethod } from './methodSchema';
+import { METHODS, methodFacts, panArea, passShare } from './methods';
 import { bathAcid, planAcids, planTopUp } from './planAcids';
-import { dyesOfPass, planPour, type PassGoods } from './planPours';
-import type { NamedFigure, PlannedHeat, PlannedPart, PlannedPass, PourLine } from './planTypes';
+import { methodFigures } from './methodFigures';
+import { passParts } from './passParts';
+import { passSentence } from './passSentence';
+import { dyesOfPass, planPour, pouredMl, type PassGoods } from './planPours';
+import type { PlannedHeat, PlannedPass, PourLine } from './planTypes';
 import type { Formulation, Pass } from './recipe';
 
 /** Density of wool-like fiber, g/mL: Handbook of Textile Fibre Structure, wool 1.31. */
@@ -85,7 +86,7 @@ export function planPass(inputs: PassInputs): PassOutcome {
     title: METHODS[pass.method.kind].label,
     sentence: '',
     goods: figure(passGrams, 'g', `${plainNumber(goods.wogGrams)} g × ${plainNumber(100 * reached)} %`),
-    parts: partsOf(pass, pours, goods.wogGrams),
+    parts: passParts(pass, pours, goods.wogGrams),
     pours,
     bath,
     liquorRatio: figure(
@@ -104,7 +105,7 @@ export function planPass(inputs: PassInputs): PassOutcome {
     dos: dye.onReached,
     dosOnAllGoods: dye.onAll,
   };
-  planned.sentence = sentenceOf(pass, planned);
+  planned.sentence = passSentence(pass, planned);
   const melt = pass.method.kind === 'ice' ? pass.method.iceGrams : 0;
   return {
     planned,
@@ -116,14 +117,6 @@ export function planPass(inputs: PassInputs): PassOutcome {
     },
   };
 }
-
-/** What a line brings into the pot as liquid, mL. */
-const pouredMl = (pour: PourLine): number =>
-  pour.dilution
-    ? pour.dilution.pour.value * pour.doses
-    : pour.volume
-      ? (pour.measured?.reading.value ?? pour.each.value) * pour.doses
-      : 0;
 
 /** Citric that powder is cut with is acid in the bath too. */
 function withCut(pass: Pass, pours: readonly PourLine[]): Pass['acids'] {
@@ -217,202 +210,4 @@ function doseOnGoods(
         )
       : figure(direct, '%', `${said} %`, sureness),
   };
-}
-
-function partsOf(pass: Pass, pours: readonly PourLine[], wogGrams: number): PlannedPart[] {
-  const { method } = pass;
-  if (method.kind === 'painted stack') return layersOf(method, pours, wogGrams);
-  const pickUp = method.kind === 'painting' || method.kind === 'blank painting' ? method.pickUpMlPerG : 0;
-  return sectionsOf(method).map((section) => {
-    const grams = (wogGrams * section.sharePercent) / 100;
-    const mine = pours.filter((pour) => pour.sectionId === section.id);
-    const paint = pickUp * grams;
-    const stock = mine.reduce((sum, pour) => sum + pouredMl(pour), 0);
-    return {
-      id: section.id,
-      name: section.name,
-      goods: figure(grams, 'g', `${plainNumber(section.sharePercent)} % × ${plainNumber(wogGrams)} g`),
-      paint: figure(
-        paint,
-        'mL',
-        `${plainNumber(pickUp)} mL/g × ${plainNumber(grams)} g`,
-        'estimate',
-        'wet pick-up: from memory, yields to your own',
-      ),
-      fillUp: figure(
-        Math.max(0, paint - stock),
-        'mL',
-        `${formatAmount(paint, 'mL')} paint − ${formatAmount(stock, 'mL')} stock`,
-      ),
-      dos: figure(
-        mine.reduce((sum, pour) => sum + pour.dos.value, 0),
-        '%',
-        `${mine.map((pour) => plainNumber(pour.dos.value)).join(' + ') || '0'} % on this section`,
-      ),
-    };
-  });
-}
-
-/**
- * Layers of a stack, top first: each keeps what does not drain, the lowest keeps all that reaches it, so that the dye
- * adds up. An estimate: the drained share is the dyer's own.
- */
-function layersOf(
-  { layers, drainPercent, pickUpMlPerG }: Extract<PassMethod, { kind: 'painted stack' }>,
-  pours: readonly PourLine[],
-  wogGrams: number,
-): PlannedPart[] {
-  const mean = pours.reduce((sum, pour) => sum + pour.dos.value, 0);
-  const drains = drainPercent / 100;
-  const grams = wogGrams / layers;
-  let fromAbove = 0;
-  return Array.from({ length: layers }, (_, i) => {
-    const given = mean + fromAbove;
-    const lowest = i === layers - 1;
-    fromAbove = lowest ? 0 : given * drains;
-    return {
-      id: `layer-${i + 1}`,
-      name: i === 0 ? 'Top layer' : lowest ? 'Lowest layer' : `Layer ${i + 1}`,
-      goods: figure(grams, 'g', `${plainNumber(wogGrams)} g ÷ ${layers} layers`),
-      paint: figure(
-        pickUpMlPerG * grams,
-        'mL',
-        `${plainNumber(pickUpMlPerG)} mL/g × ${plainNumber(grams)} g`,
-        'estimate',
-        'wet pick-up: from memory, yields to your own',
-      ),
-      fillUp: null,
-      dos: figure(
-        given - fromAbove,
-        '%',
-        `${plainNumber(given)} % reaches it${lowest ? ' and stays' : `, ${plainNumber(drainPercent)} % of it drains on`}`,
-        'estimate',
-        'mass balance on the drained share',
-      ),
-    };
-  });
-}
-
-/** What only one method needs to know. */
-function methodFigures(
-  method: PassMethod,
-  passGrams: number,
-  bath: Figure,
-  gPerL: number,
-  pass: Pass,
-): NamedFigure[] {
-  const named = (name: string, value: Figure): NamedFigure => ({ name, figure: value });
-  switch (method.kind) {
-    case 'low immersion': {
-      const area = panArea(method.pan);
-      const room = area * method.wallCm;
-      return [
-        named(
-          'Pan holds to the rim',
-          figure(room, 'mL', `${area.toFixed(0)} cm² × ${plainNumber(method.wallCm)} cm`),
-        ),
-        named(
-          'Goods per area',
-          figure(
-            (100 * passGrams) / area,
-            'g',
-            `${plainNumber(passGrams)} g on ${area.toFixed(0)} cm², per 100 cm²`,
-          ),
-        ),
-      ];
-    }
-    case 'dip':
-      return [
-        named(
-          'Goods in the bath',
-          figure(passGrams, 'g', `${plainNumber(method.sharePercent)} % of the length`),
-        ),
-        named(
-          'Time in the bath per step',
-          figure(
-            method.minutes / method.steps,
-            'min',
-            `${plainNumber(method.minutes)} min ÷ ${method.steps} steps`,
-          ),
-        ),
-      ];
-    case 'ice': {
-      const melt = method.iceGrams;
-      const diluted = (gPerL * bath.value) / (bath.value + melt);
-      const dose = pass.acids.findLast((candidate) => candidate.value > 0);
-      const due = dose
-        ? topUpAcid(gPerL, melt, dose.strengthPercent, dose.material === 'citric' ? 'g' : 'mL').amount
-        : 0;
-      return [
-        named('Melt water', figure(melt, 'mL', `${plainNumber(melt)} g of ice is as many mL of water`)),
-        named(
-          'Acid per liter once melted',
-          figure(
-            diluted,
-            'g/L',
-            `${plainNumber(gPerL)} g/L × ${formatAmount(bath.value, 'mL')} ÷ ${formatAmount(bath.value + melt, 'mL')}`,
-          ),
-        ),
-        named(
-          'Acid for the melt water',
-          figure(
-            due,
-            dose?.material === 'citric' ? 'g' : 'mL',
-            `${plainNumber(gPerL)} g/L × ${formatAmount(melt, 'mL')}: due before the set`,
-          ),
-        ),
-      ];
-    }
-    case 'repeated':
-      return [
-        named(
-          'Time between the first dose and the last',
-          figure(
-            method.minutes * method.repeats,
-            'min',
-            `${method.repeats} × ${plainNumber(method.minutes)} min`,
-          ),
-        ),
-      ];
-    case 'painted stack':
-    case 'painting':
-    case 'blank painting':
-      return [named('Paint in all', bath)];
-    default:
-      return [];
-  }
-}
-
-const WHEN = {
-  soak: 'in the soak',
-  start: 'at the start',
-  warm: 'when warm',
-  last: 'late',
-  'with powder': 'with the powder',
-} as const;
-
-function sentenceOf(pass: Pass, planned: PlannedPass): string {
-  const dyes = pass.dyes.length === 1 ? (planned.pours[0]?.dyeName ?? '1 dye') : `${pass.dyes.length} dyes`;
-  const { kind, count } = pass.arrangement;
-  const lies = kind === 'open' ? [] : [kind === 'laid flat' ? kind : `${kind} ${count}×`];
-  const acid =
-    planned.acids.length === 0
-      ? 'no acid'
-      : `acid ${[...new Set(planned.acids.map((one) => WHEN[one.when]))].join(' and ')}`;
-  const heat = planned.heat
-    ? `${formatAmount(planned.heat.hold.value, 'min')} at ${planned.heat.temperature.value} °C`
-    : pass.method.kind === 'cool bath' || pass.method.kind === 'glaze'
-      ? `${formatAmount(pass.method.minutes, 'min')} cold`
-      : pass.method.kind === 'ice'
-        ? `melts in ${formatAmount(pass.method.meltMinutes, 'min')}`
-        : 'no heat before the set';
-  return [
-    dyes,
-    formatAmount(planned.dos.value, '%'),
-    methodFacts(pass.method.kind).label,
-    ...lies,
-    ...(pass.goodsGoIn === 'dry' ? ['goods dry'] : []),
-    acid,
-    heat,
-  ].join(', ');
 }

@@ -238,3 +238,11 @@ function dilute(
 /** Every dye of a pass, by its class. */
 export const dyesOfPass = (pass: Pass, dyes: readonly Dye[]): Dye[] =>
   pass.dyes.map((line) => named(dyes, line.dyeId, 'dyeId', 'dye'));
+
+/** What a line brings into the pot as liquid, mL. */
+export const pouredMl = (pour: PourLine): number =>
+  pour.dilution
+    ? pour.dilution.pour.value * pour.doses
+    : pour.volume
+      ? (pour.measured?.reading.value ?? pour.each.value) * pour.doses
+      : 0;

@@ -1,0 +1,66 @@
+import {
+  baseSchema,
+  colorwaySchema,
+  dyeSchema,
+  formulate,
+  planFormulation,
+  stockSchema,
+} from '@ythrion/core';
+import { definition } from './printRunSheet';
+
+const colorway = colorwaySchema.parse({
+  id: 'c',
+  code: '07',
+  name: 'Größer Bell',
+  version: 3,
+  recipe: {
+    goods: [{ id: 'g1', baseId: 'b', count: 2, gramsEach: 100 }],
+    wettingMinutes: 30,
+    passes: [1, 2].map((n) => ({
+      id: `p${n}`,
+      method: { kind: 'immersion' },
+      dyes: [{ id: `d${n}`, dyeId: 'blue', entry: { school: 'depth', percent: 0.5 }, stockId: 'jar' }],
+      water: { basis: 'ratio', value: 30 },
+      acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1 }],
+    })),
+    set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 },
+  },
+});
+const shelf = {
+  bases: [
+    baseSchema.parse({ id: 'b', name: 'Base', fibers: [{ fiber: 'wool', percent: 100 }], putUpGrams: 100 }),
+  ],
+  dyes: [dyeSchema.parse({ id: 'blue', name: 'Vault Blue', swatchHex: '#22449a' })],
+  stocks: [stockSchema.parse({ id: 'jar', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 })],
+};
+const sheet = definition(planFormulation(formulate(colorway.name, colorway.recipe, shelf)), colorway);
+const words = JSON.stringify(sheet.content);
+
+test('the sheet names the colorway and its version, in any letters', () => {
+  expect(words).toContain('Größer Bell');
+  expect(words).toContain('07 · version 3');
+});
+
+test('goods, stock, both passes, set, checks and cautions follow one another', () => {
+  const order = [
+    'Goods',
+    'Stock to have at hand',
+    'Pass 1: immersion',
+    'Pass 2: immersion',
+    'Set and finish',
+    'Checks',
+    'Cautions',
+  ];
+  const at = order.map((title) => words.indexOf(`"text":"${title}`));
+  expect(at.every((place) => place >= 0)).toBe(true);
+  expect([...at].toSorted((a, b) => a - b)).toEqual(at);
+});
+
+test('both pours of the jar are asked for together, each line has a box to tick', () => {
+  // 200 g × 0.5 % twice is 2 g: 200 mL of the 1 % jar.
+  const stock = words.slice(words.indexOf('Stock to have at hand'), words.indexOf('Pass 1: immersion'));
+  expect(stock).toContain('"text":"Vault Blue 1 %"');
+  expect(stock).toContain('"text":"200 mL"');
+  const boxes = words.match(/"canvas"/g)?.length ?? 0;
+  expect(boxes).toBeGreaterThan(20);
+});
