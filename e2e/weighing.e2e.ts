@@ -128,7 +128,9 @@ test('the meter is read in the pot, and a bath not acid enough says how much is 
   await expect(take).toBeVisible({ timeout: 20_000 });
   const shown = Number(/pH (\d\.\d\d)/.exec(await take.innerText())?.[1]);
   await take.click();
-  await expect(page.getByLabel('Measured pH')).toHaveValue(String(shown));
+  // The last digit still moves between looking and pressing, as on a real meter.
+  await expect(page.getByLabel('Measured pH')).not.toHaveValue('');
+  expect(Math.abs(Number(await page.getByLabel('Measured pH').inputValue()) - shown)).toBeLessThan(0.05);
   expect(shown).toBeGreaterThan(3);
   expect(shown).toBeLessThan(6);
   await page.getByLabel('Measured pH').fill('6.2');
