@@ -1,7 +1,7 @@
 import { ACIDS, pureAcidGrams } from '../acid/acidDose';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
-import { passShare } from '../recipe/methods';
+import { keepsBath, passShare } from '../recipe/methods';
 import { named } from '../recipe/materials';
 import { lineGrams } from '../recipe/lineGrams';
 import type { Plan, PlannedPass } from '../recipe/planTypes';
@@ -38,7 +38,7 @@ function bathNow(formulation: Formulation, plan: Plan, entries: readonly Entry[]
   if (!pass || !planned) return null;
   const mine = additions.filter((addition) => addition.passId === passId);
   const poured = mine.reduce((sum, { unit, amount }) => sum + (unit === 'mL' ? amount : 0), 0);
-  const kept = pass.water.basis === 'kept' ? planned.bath.value : 0;
+  const kept = keepsBath(pass) ? planned.bath.value : 0;
   return {
     pass,
     planned,

@@ -1,7 +1,7 @@
 import { depthOfShade } from '../amounts/dyeMass';
 import type { Shelf } from '../recipe/materials';
 import { named } from '../recipe/materials';
-import { methodFacts, passShare } from '../recipe/methods';
+import { keepsBath, methodFacts, passShare } from '../recipe/methods';
 import type { PassMethod } from '../recipe/methodSchema';
 import { lineShare } from '../recipe/planPours';
 import type { Plan } from '../recipe/planTypes';
@@ -92,13 +92,13 @@ function truePass(
   const grams = planned?.goods.value ?? plan.wog.value;
   const poured = additions.reduce((sum, { unit, amount }) => sum + (unit === 'mL' ? amount : 0), 0);
   const liquid = poured + untickedWater(plan, standing, pass.id);
-  const bathMl = pass.water.basis === 'kept' ? (planned?.bath.value ?? liquid) : liquid;
+  const bathMl = keepsBath(pass) ? (planned?.bath.value ?? liquid) : liquid;
   const { method, acids } = trueAcids(pass, additions, dyes, bathMl);
   return {
     ...pass,
     method: methodFacts(pass.method.kind).liquid === 'paint' ? withPickUp(method, bathMl / grams) : method,
     dyes,
-    water: pass.water.basis === 'kept' ? pass.water : { basis: 'ratio', value: bathMl / grams },
+    water: keepsBath(pass) ? pass.water : { basis: 'ratio', value: bathMl / grams },
     acids,
     topUpMl: 0,
   };

@@ -184,6 +184,16 @@ describe('several passes', () => {
     expect(second!.heat!.rise.value).toBe(0);
     expect(first!.heat!.rise.value).toBeCloseTo((80 - 20) / 1.5, 9);
   });
+  test('paint never takes the bath before it: it is made fresh, with its own acid', () => {
+    const painted = { method: METHODS.painting.usual, dyes: [depth('d2', 'blue', 0.1, 'blue-1', 'a')] };
+    const plan = planOf([hot, { ...kept, ...painted }]);
+    expect(plan.passes[1]!.acidsBefore).toEqual([]);
+    expect(plan.passes[1]!.water.value).toBeCloseTo(200 - 10, 9);
+  });
+  test('acid “when warm” goes into a hot repeated pass once', () => {
+    const plan = planOf([{ ...hot, method: METHODS.repeated.usual, acids: [{ ...ACID, when: 'warm' }] }]);
+    expect(plan.steps.filter((step) => step.kind === 'acid')).toHaveLength(1);
+  });
   test('the first pass has no bath before it', () => {
     expect(() => recipeOf([kept])).toThrow(/no bath in the pot yet/);
   });

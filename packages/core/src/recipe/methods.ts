@@ -144,3 +144,7 @@ export function passShare(method: PassMethod): number {
 /** Base of a pan, cm². */
 export const panArea = (pan: Pan): number =>
   pan.shape === 'round' ? (Math.PI * pan.diameterCm ** 2) / 4 : pan.lengthCm * pan.widthCm;
+
+/** True when a pass goes on in the bath that is in the pot: paint and a pan of its own size never do. */
+export const keepsBath = (pass: { method: PassMethod; water: { basis: string } }): boolean =>
+  pass.water.basis === 'kept' && METHODS[pass.method.kind].liquid === 'water';

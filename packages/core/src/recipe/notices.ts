@@ -6,7 +6,7 @@ import { setWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { formatAmount } from '../units/formatQuantity';
-import { methodFacts, panArea } from './methods';
+import { keepsBath, methodFacts, panArea } from './methods';
 import type { Plan, PlannedPass } from './planTypes';
 import type { Formulation, Pass } from './recipe';
 
@@ -149,7 +149,7 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, { pot }:
     0,
   );
   const paint = methodFacts(method.kind).liquid === 'paint';
-  if (pass.water.basis !== 'kept' && poured + liquidAcid > planned.bath.value * (1 + 1e-9))
+  if (!keepsBath(pass) && poured + liquidAcid > planned.bath.value * (1 + 1e-9))
     say(
       `Stock and acid come to ${formatAmount(poured + liquidAcid, 'mL')}, more than the ${formatAmount(planned.bath.value, 'mL')} ${paint ? 'of paint the goods take up' : 'bath'}. Take ${paint ? 'a stronger stock' : 'more water or a stronger stock'}.`,
     );
@@ -182,7 +182,7 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, { pot }:
       `${pot.name} holds ${formatAmount(pot.capacityMl, 'mL')}; bath and goods need about ${formatAmount(full, 'mL')}. Take a larger pot or less water.`,
       true,
     );
-  if (pass.water.basis === 'kept' && pass.acids.length === 0 && planned.bathAcid === null)
+  if (keepsBath(pass) && pass.acids.length === 0 && planned.bathAcid === null)
     say('The bath that is kept has no acid in it.');
   return notices;
 }

@@ -224,7 +224,8 @@ export function acidStep(inputs: Pick<PassStepInputs, 'pass'>, acid: PlannedAcid
 
 function lateAcids(inputs: PassStepInputs): Step[] {
   if (waitsForSet(inputs.pass, inputs.last)) return [];
-  return [...timedAcids(inputs, 'warm'), ...timedAcids(inputs, 'last')];
+  // On the way to its own heat a pass has had its acid “when warm” already.
+  return [...(inputs.pass.heat ? [] : timedAcids(inputs, 'warm')), ...timedAcids(inputs, 'last')];
 }
 
 function paintSectionSteps(inputs: PassStepInputs): Step[] {

@@ -160,13 +160,18 @@ function topUpSteps({ pass, planned, prefix }: PassStepInputs): Step[] {
   const acid = planned.acids.at(-1);
   if (!topUp) return [];
   return [
-    makeStep({
-      id: `${prefix}top-up`,
-      kind: 'water',
-      passId: pass.id,
-      title: 'Top the bath up with water',
-      measure: { amount: topUp.water, unit: 'mL', material: { kind: 'water' } },
-    }),
+    // A bath so acid that its liquid acid is all there is to pour takes no plain water.
+    ...(topUp.water.value > 0
+      ? [
+          makeStep({
+            id: `${prefix}top-up`,
+            kind: 'water',
+            passId: pass.id,
+            title: 'Top the bath up with water',
+            measure: { amount: topUp.water, unit: 'mL', material: { kind: 'water' } },
+          }),
+        ]
+      : []),
     ...(acid && topUp.acid.value > 0
       ? [
           makeStep({

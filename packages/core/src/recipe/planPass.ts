@@ -4,7 +4,7 @@ import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { riseFigure } from '../heat/planHeat';
 import { formatAmount } from '../units/formatQuantity';
-import { METHODS, methodFacts, panArea, passShare } from './methods';
+import { keepsBath, METHODS, methodFacts, panArea, passShare } from './methods';
 import { bathAcid, planAcids, planTopUp } from './planAcids';
 import { methodFigures } from './methodFigures';
 import { passParts } from './passParts';
@@ -51,7 +51,7 @@ export function planPass(inputs: PassInputs): PassOutcome {
     planPour(pass, line, `recipe.passes.${index}.dyes.${d}`, formulation, goods, reached, prefix),
   );
   const poured = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
-  const kept = pass.water.basis === 'kept' ? inputs.left : null;
+  const kept = keepsBath(pass) ? inputs.left : null;
   const bath = bathFigure(pass, passGrams, kept, poured);
   const liters = Math.max(bath.value, 1) / 1000;
   const acidBath = {

@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import { dyeLine, SHELF } from '../../test/examples';
+import type { Figure } from '../figure/figure';
+import { potSchema } from '../shelf/pot';
+import { toolSchema } from '../shelf/tool';
+import { SET_METHOD_NAMES } from '../heat/setMethods';
+import { usualSet } from '../heat/usualSet';
+import type { DyeEntry } from './dyeEntrySchema';
+import { formulate } from './materials';
+import { METHOD_KINDS, METHODS, sectionsOf } from './methods';
+import { planFormulation } from './plan';
+import { ACID_TIMES, ARRANGEMENTS, recipeSchema, type Recipe } from './recipe';
+import { runSheet } from './runSheet';
+
+const TOOLS = [
+  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
+  toolSchema.parse({ id: 'c', name: 'cylinder', kind: 'cylinder', capacity: 250, graduation: 2 }),
+  toolSchema.parse({ id: 'w', name: 'scale', kind: 'scale', capacity: 200, graduation: 0.01 }),
+];
+const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
+
+/** Every figure anywhere in a plan. */
+function figures(value: unknown): Figure[] {
+  if (value === null || typeof value !== 'object') return [];
+  if ('sureness' in value && 'because' in value) return [value as Figure];
+  return Object.values(value).flatMap(figures);
+}
+
+const number = (min: number, max: number): fc.Arbitrary<number> => fc.double({ min, max, noNaN: true });
+
+/** The same recipes every time: what these find is looked into, not met by chance. */
+const SEED = 20_261_124;
+
+/** None at all, or an amount that can be measured. */
+const orNone = (min: number, max: number): fc.Arbitrary<number> => fc.oneof(fc.constant(0), number(min, max));
+
+const entry: fc.Arbitrary<DyeEntry> = fc.oneof(
+  number(0.001, 3).map((percent): DyeEntry => ({ school: 'depth', percent })),
+  number(0.001, 2).map((grams): DyeEntry => ({ school: 'grams', grams })),
+  number(0.1, 100).map((milliliters): DyeEntry => ({ school: 'stock', milliliters })),
+  number(0.05, 20).map((teaspoons): DyeEntry => ({ school: 'stock spoons', teaspoons })),
+  number(0.05, 0.6).map((teaspoons): DyeEntry => ({ school: 'powder spoons', teaspoons })),
+  number(0.1, 20).map((parts): DyeEntry => ({ school: 'parts', parts })),
+  number(0, 100).map((inkPercent): DyeEntry => ({ school: 'print', inkPercent })),
+);
+
+const pass = fc
+  .record({
+    kind: fc.constantFrom(...METHOD_KINDS),
+    entries: fc.array(entry, { minLength: 1, maxLength: 3 }),
+    lies: fc.constantFrom(...ARRANGEMENTS),
+    dry: fc.boolean(),
+    kept: fc.boolean(),
+    ratio: number(4, 60),
+    acids: fc.array(
+      fc.record({ value: orNone(0.05, 4), when: fc.constantFrom(...ACID_TIMES), vinegar: fc.boolean() }),
+      {
+        maxLength: 3,
+      },
+    ),
+    topUpMl: orNone(10, 1500),
+    hot: fc.boolean(),
+  })
+  .map((draw) => ({
+    method: METHODS[draw.kind].usual,
+    goodsGoIn: draw.dry ? 'dry' : 'wet',
+    arrangement: { kind: draw.lies, count: 3 },
+    dyes: draw.entries.map((one, i) =>
+      dyeLine({
+        id: `d${i}`,
+        dyeId: i === 1 ? 'red' : 'blue',
+        // Powder goes on dry: there is no stock to say it in.
+        entry:
+          METHODS[draw.kind].dry && one.school.startsWith('stock') ? { school: 'depth', percent: 0.5 } : one,
+        stockId: i === 1 ? 'red-1' : 'blue-1',
+        sectionId: sectionsOf(METHODS[draw.kind].usual)[i]?.id ?? null,
+      }),
+    ),
+    kept: draw.kept,
+    ratio: draw.ratio,
+    acids: draw.acids.map(({ value, when, vinegar }) => ({
+      material: vinegar ? 'vinegar' : 'citric',
+      strengthPercent: vinegar ? 5 : 100,
+      basis: 'gPerL',
+      value,
+      when,
+    })),
+    topUpMl: draw.topUpMl,
+    heat: draw.hot && METHODS[draw.kind].hot ? { temperatureC: 82, minutes: 12 } : null,
+  }));
+
+const anyRecipe: fc.Arbitrary<Recipe> = fc
+  .record({
+    passes: fc.array(pass, { minLength: 1, maxLength: 5 }),
+    set: fc.constantFrom(...SET_METHOD_NAMES),
+    base: fc.constantFrom('wool', 'sock', 'silk', 'blend'),
+    count: fc.integer({ min: 1, max: 12 }),
+  })
+  .map(({ passes, set, base, count }) =>
+    recipeSchema.parse({
+      goods: [
+        { id: 'g1', baseId: base, count, gramsEach: 100 },
+        { id: 'g2', baseId: 'wool', count: 1, gramsEach: 50, catchUp: true },
+      ],
+      wettingMinutes: 30,
+      passes: passes.map(({ kept, ratio, ...one }, i) => ({
+        ...one,
+        id: `p${i}`,
+        water: kept && i > 0 ? { basis: 'kept' } : { basis: 'ratio', value: ratio },
+      })),
+      set: usualSet(set),
+    }),
+  );
+
+describe('whatever is formulated', () => {
+  const planOf = (recipe: Recipe) =>
+    planFormulation(formulate('x', recipe, { ...SHELF, tools: TOOLS }, POT), { today: '2026-11-24' });
+  test('every figure is finite, not negative, and says why', () => {
+    fc.assert(
+      fc.property(anyRecipe, (recipe) => {
+        for (const each of figures(planOf(recipe))) {
+          expect(Number.isFinite(each.value) && each.value >= 0).toBe(true);
+          expect(each.because).not.toMatch(/^$|NaN|Infinity|undefined/);
+        }
+      }),
+      { numRuns: 150, seed: SEED },
+    );
+  });
+  test('every step has an id of its own, words, and an amount above zero where one is measured', () => {
+    fc.assert(
+      fc.property(anyRecipe, (recipe) => {
+        const { steps } = planOf(recipe);
+        expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
+        for (const step of steps) {
+          expect(step.title).not.toMatch(/^$|undefined|NaN/);
+          if (step.measure && step.kind !== 'dye') expect(step.measure.amount.value).toBeGreaterThan(0);
+        }
+        expect(steps.at(-1)?.kind).toBe('dry');
+      }),
+      { numRuns: 150, seed: SEED },
+    );
+  });
+  test('the sheet has every step, and the same plan comes out twice', () => {
+    fc.assert(
+      fc.property(anyRecipe, (recipe) => {
+        const plan = planOf(recipe);
+        expect(runSheet(plan).parts.flatMap((part) => part.lines)).toHaveLength(plan.steps.length);
+        expect(planOf(recipe)).toEqual(plan);
+      }),
+      { numRuns: 40, seed: SEED },
+    );
+  });
+});
