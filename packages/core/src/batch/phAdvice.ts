@@ -1,9 +1,8 @@
 import { ACIDS, pureAcidGrams } from '../acid/acidDose';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
-import { keepsBath, passShare } from '../recipe/methods';
-import { named } from '../recipe/materials';
-import { lineGrams } from '../recipe/lineGrams';
+import { goodsInBath } from '../recipe/goodsInBath';
+import { keepsBath } from '../recipe/methods';
 import type { Plan, PlannedPass } from '../recipe/planTypes';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { standingEntries } from './batchState';
@@ -58,14 +57,7 @@ function bathNow(formulation: Formulation, plan: Plan, entries: readonly Entry[]
 export function bathPhNow(formulation: Formulation, plan: Plan, entries: readonly Entry[]): number {
   const bath = bathNow(formulation, plan, entries);
   if (!bath) return 7;
-  const share = passShare(bath.pass.method);
-  const goods = formulation.recipe.goods
-    .filter((line) => !line.catchUp)
-    .map((line) => ({
-      grams: lineGrams(line) * share,
-      fibers: named(formulation.bases, line.baseId, 'recipe.goods', 'yarn base').fibers,
-    }));
-  return expectedPh(bath.acids, bath.liters, goods, formulation.water).pH.value;
+  return expectedPh(bath.acids, bath.liters, goodsInBath(formulation, bath.pass), formulation.water).pH.value;
 }
 
 /**

@@ -45,6 +45,22 @@ export function newDyeLine(
   };
 }
 
+/** The dyes of a pass and one more: the first on the shelf that is not among them yet. */
+export const withAnotherDye = (
+  dyes: readonly DyeLine[],
+  id: string,
+  shelf: Shelf,
+  sectionId: string | null,
+): DyeLine[] => [
+  ...dyes,
+  newDyeLine(
+    id,
+    shelf,
+    dyes.map((line) => line.dyeId),
+    sectionId,
+  ),
+];
+
 /** The first jar of a dye still in use; null for weighing the powder. */
 export function jarFor(shelf: Shelf, dyeId: string): string | null {
   return onShelf(shelf.stocks).find((stock) => stock.dyeId === dyeId)?.id ?? null;

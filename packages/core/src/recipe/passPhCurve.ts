@@ -1,7 +1,5 @@
 import { phCurve, type PhPoint } from '../acid/phCurve';
-import { passShare } from './methods';
-import { lineGrams } from './lineGrams';
-import { named } from './materials';
+import { goodsInBath } from './goodsInBath';
 import type { PlannedAcid, PlannedPass } from './planTypes';
 import type { Formulation, Pass } from './recipe';
 
@@ -12,13 +10,6 @@ export function passPhCurve(
   planned: PlannedPass,
   acid: PlannedAcid,
 ): PhPoint[] {
-  const share = passShare(pass.method);
-  const goods = formulation.recipe.goods
-    .filter((line) => !line.catchUp)
-    .map((line) => ({
-      grams: lineGrams(line) * share,
-      fibers: named(formulation.bases, line.baseId, 'recipe.goods', 'yarn base').fibers,
-    }));
   const others = planned.acids
     .filter((other) => other.stepId !== acid.stepId)
     .map((other) => ({ material: other.material, pureGrams: other.pureGrams.value }));
@@ -28,7 +19,7 @@ export function passPhCurve(
     acid.amount.value,
     [...planned.acidsBefore, ...others],
     Math.max(planned.bath.value, 1) / 1000,
-    goods,
+    goodsInBath(formulation, pass),
     formulation.water,
   );
 }

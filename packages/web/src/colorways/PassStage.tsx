@@ -7,9 +7,9 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import {
   methodFacts,
-  newDyeLine,
   QUICK_ACIDS,
   sectionsOf,
+  withAnotherDye,
   type AcidDose,
   type Formulation,
   type Pass,
@@ -157,30 +157,14 @@ function PassBar(props: PassBarProps) {
   const addDye = (): void => {
     const id = newId();
     draft.changePass(pass.id, ({ dyes }) => ({
-      dyes: [
-        ...dyes,
-        newDyeLine(
-          id,
-          shelf,
-          dyes.map((dye) => dye.dyeId),
-          sections[0]?.id ?? null,
-        ),
-      ],
+      dyes: withAnotherDye(dyes, id, shelf, sections[0]?.id ?? null),
     }));
   };
   const addSection = (): void => {
     const [id, lineId] = [newId(), newId()];
     draft.changePass(pass.id, (now) => ({
       ...withNewSection(now, id),
-      dyes: [
-        ...now.dyes,
-        newDyeLine(
-          lineId,
-          shelf,
-          now.dyes.map((dye) => dye.dyeId),
-          id,
-        ),
-      ],
+      dyes: withAnotherDye(now.dyes, lineId, shelf, id),
     }));
   };
   const addAcid = (): void =>

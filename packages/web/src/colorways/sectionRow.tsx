@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { newDyeLine, sectionsOf, type Pass, type PlannedPart, type Section } from '@ythrion/core';
+import { sectionsOf, withAnotherDye, type Pass, type PlannedPart, type Section } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
@@ -41,15 +41,7 @@ export function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, sect
           onClick={() => {
             const id = newId();
             draft.changePass(pass.id, ({ dyes }) => ({
-              dyes: [
-                ...dyes,
-                newDyeLine(
-                  id,
-                  shelf,
-                  dyes.map((dye) => dye.dyeId),
-                  section.id,
-                ),
-              ],
+              dyes: withAnotherDye(dyes, id, shelf, section.id),
             }));
           }}
         >
