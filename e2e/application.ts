@@ -17,8 +17,9 @@ export interface Application {
   remove(): Promise<void>;
 }
 
-export async function startApplication(command: 'serve' | 'demo'): Promise<Application> {
-  const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-e2e-'));
+/** @param kept a data folder that is there already; a fresh one when left out */
+export async function startApplication(command: 'serve' | 'demo', kept?: string): Promise<Application> {
+  const folder = kept ?? (await mkdtemp(path.join(os.tmpdir(), 'ythrion-e2e-')));
   let child = await listening(command, folder, '0');
   const application: Application = {
     url: child.url,
@@ -75,4 +76,15 @@ export async function command(
   child.stderr.setEncoding('utf8').on('data', (chunk: string) => (err += chunk));
   const [code] = (await once(child, 'close')) as [number | null];
   return { code, out, err };
+}
+
+/** Starts a command and ends it as a power cut would after so many milliseconds, if it has not ended by itself. */
+export async function cutShort(args: string[], folder: string, afterMs: number): Promise<void> {
+  const child = spawn(process.execPath, [MAIN, ...args], {
+    env: { ...process.env, PORT: '0', YTHRION_DATA: folder },
+    stdio: 'ignore',
+  });
+  const cut = setTimeout(() => child.kill('SIGKILL'), afterMs);
+  if (child.exitCode === null) await once(child, 'exit');
+  clearTimeout(cut);
 }

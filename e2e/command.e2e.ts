@@ -176,7 +176,7 @@ test('what keeps the server from starting is said in a sentence', async () => {
 
 test('the published JSON Schema is the one the application checks with', async () => {
   const published = await readFile(
-    path.resolve(import.meta.dirname, '../docs/schema/ythrion-2.schema.json'),
+    path.resolve(import.meta.dirname, '../docs/schema/ythrion-3.schema.json'),
     'utf8',
   );
   expect((await command(['schema'])).out).toBe(published);

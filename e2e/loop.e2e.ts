@@ -68,7 +68,7 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await page.getByLabel('Base', { exact: true }).selectOption({ label: 'Sexton Worsted' });
     await fill(page, 'Count', '2');
     await page.getByLabel('Dye', { exact: true }).selectOption({ label: 'Vault Blue B1' });
-    await page.getByLabel('From', { exact: true }).selectOption({ label: '1 %, 500 mL' });
+    await page.getByLabel('From', { exact: true }).selectOption({ label: '1 %, 500 mL left' });
     await fill(page, 'Depth', '1 %');
     await expect(page.getByRole('button', { name: /^Pour Vault Blue: 200 mL/ })).toBeVisible();
     await fill(page, 'Depth', '0.5');

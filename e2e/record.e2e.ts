@@ -62,9 +62,9 @@ test('when the server is away the card says so, keeps trying, and the tick lands
   await application.restart();
   await expect(current(page)).toHaveText('Lift the goods in, open, and stir', { timeout: 15_000 });
   const batch = (await (await page.request.get(`${application.url}/api/batches/b15-angelus`)).json()) as {
-    entries: { kind: string; stepId?: string }[];
+    events: { kind: string; planned?: string | null }[];
   };
-  expect(batch.entries.filter((entry) => entry.stepId === 'acid')).toHaveLength(1);
+  expect(batch.events.filter((event) => event.planned?.endsWith('.acid.bath'))).toHaveLength(1);
 });
 
 test('the Book is searched as you type, and a row opens its record', async ({ page }) => {

@@ -55,7 +55,18 @@ const VIEWS = [
       await page.getByText(/Stands still/).waitFor();
     },
   },
-  { name: 'shelf-phone', path: '/shelf/bases', size: PHONE },
+  {
+    name: 'copies',
+    path: '/shelf/studio',
+    size: DESK,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Make a copy now' }).click();
+      await page.getByRole('button', { name: 'Look it over' }).click();
+      await page.getByText(/^✓ Sound/).waitFor();
+      await page.getByRole('heading', { name: 'All of it as one file' }).scrollIntoViewIfNeeded();
+      await page.getByText('Copied, and the copy checked.').waitFor({ state: 'detached' });
+    },
+  },
   // Last: it begins a batch, which then stands on the hob of every later picture.
   {
     name: 'pour-card-dilution',

@@ -8,6 +8,7 @@ import {
   heatSetSchema,
   recipeSchema,
   stockSchema,
+  toolSchema,
   type DyeLine,
   type Formulation,
   type GoodsLine,
@@ -66,6 +67,12 @@ export const STRONG_RED = dyeSchema.parse({
 export const BLUE_1 = stockSchema.parse({ id: 'blue-1', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 });
 export const BLUE_4 = stockSchema.parse({ id: 'blue-4', dyeId: 'blue', strengthPercent: 4, volumeMl: 500 });
 export const RED_1 = stockSchema.parse({ id: 'red-1', dyeId: 'red', strengthPercent: 1, volumeMl: 500 });
+
+/** Enough to measure with, and to make a working dilution with. */
+export const SYRINGE_AND_CYLINDER = [
+  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
+  toolSchema.parse({ id: 'c', name: '100 mL cylinder', kind: 'cylinder', capacity: 100, graduation: 1 }),
+];
 
 export const SHELF = {
   bases: [WOOL, SOCK, SILK, COTTON_BLEND],

@@ -2,9 +2,10 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Command } from 'commander';
 import { DocumentError, FieldError } from '@ythrion/core';
-import { DataFolderError } from './storage/openStudio';
+import { DataFolderError } from './storage/dataFolder';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
+import { backup, check, copies, restore } from './command/safety';
 import { dataFolder, SettingError } from './command/places';
 import { serve } from './command/serve';
 
@@ -43,6 +44,24 @@ program
   .argument('<file>')
   .action((file: string) => importFrom(dataFolder(), file));
 
+program
+  .command('backup')
+  .description('copy the studio as it stands now; it may be in use')
+  .argument('[file]', 'where to, besides the folder backups')
+  .action((file?: string) => backup(dataFolder(), file));
+program
+  .command('copies')
+  .description('list the copies there are, newest first')
+  .action(() => copies(dataFolder()));
+program
+  .command('restore')
+  .description('put a copy in the place of the studio; what stands there is copied aside first')
+  .argument('<copy>', 'name of a copy, or a path to a data file')
+  .action((copy: string) => restore(dataFolder(), copy));
+program
+  .command('check')
+  .description('look the whole studio over: file, references, jars, every record')
+  .action(() => check(dataFolder()));
 program
   .command('schema')
   .description('write the JSON Schema of the document')

@@ -7,16 +7,19 @@ import { ThemeProvider } from '@mui/material/styles';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter } from 'react-router';
 import { MessageHost } from './frame/MessageHost';
+import { Refused } from './api/client';
 import { Screens } from './frame/Screens';
 import { theme } from './theme/theme';
 
+const isRefusal = (error: unknown): boolean => error instanceof Refused && error.status < 500;
 const queries = new QueryClient({
   defaultOptions: {
-    // What could not be fetched is asked for again until the server is back.
+    // What could not be fetched is asked for again until the server is back; what was refused is said at once.
     queries: {
       staleTime: 5_000,
-      retry: 2,
-      refetchInterval: (query) => (query.state.status === 'error' ? 4000 : false),
+      retry: (failures, error) => !isRefusal(error) && failures < 2,
+      refetchInterval: (query) =>
+        query.state.status === 'error' && !isRefusal(query.state.error) ? 4000 : false,
     },
   },
 });

@@ -1,5 +1,5 @@
-import type { Batch } from '../batch/batch';
-import type { BatchSummary } from '../batch/summary';
+import type { Batch } from '../record/batch';
+import type { BatchSummary } from '../record/summary';
 import type { Colorway } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
@@ -18,6 +18,8 @@ export const API = {
   running: '/api/running',
   find: '/api/find',
   document: '/api/document',
+  copies: '/api/copies',
+  check: '/api/check',
   health: '/api/health',
   /** Streams of readings, server-sent events. */
   scale: '/api/instruments/scale',
@@ -33,7 +35,7 @@ export interface ShelfResponse {
   bases: Base[];
   dyes: Dye[];
   stocks: Stock[];
-  /** What each jar still holds, mL, by id: what it was made with, less every standing pour. */
+  /** What each jar still holds, mL, by id: what it was made with, less every standing pour; below zero when overdrawn. */
   stockLeft: Record<string, number>;
   pots: Pot[];
   tools: Tool[];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { batchSchema } from '../batch/batch';
+import { batchSchema } from '../record/batch';
 
 /** GET /api/batches */
 export const bookQuerySchema = z.object({
@@ -18,8 +18,8 @@ export const bookQuerySchema = z.object({
 });
 export type BookQuery = z.infer<typeof bookQuerySchema>;
 
-/** POST /api/batches: begin a batch. The code is given by the server. */
-export const beginBatchSchema = batchSchema.omit({ entries: true, code: true });
+/** POST /api/batches: begin a batch. The server gives the code and writes the card. */
+export const beginBatchSchema = batchSchema.omit({ events: true, code: true, card: true });
 export type BeginBatch = z.infer<typeof beginBatchSchema>;
 
 /** POST /api/instruments/scale/hand: what the simulated hand lays on the scale, or null to clear it. */

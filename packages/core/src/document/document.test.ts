@@ -1,4 +1,5 @@
 import { heatSet, recipe, SHELF } from '../../test/examples';
+import { begunBatch, tick } from '../../test/records';
 import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
 import { planFormulation } from '../recipe/plan';
 import { formulate } from '../recipe/materials';
@@ -7,7 +8,7 @@ import { planDocument } from './planDocument';
 import { DocumentError, readDocument } from './readDocument';
 
 const colorway = { id: 'vesper', name: 'Vesper bell', version: 1, recipe: recipe() };
-const document = { format: 'ythrion', version: 1, ...SHELF, colorways: [colorway] };
+const document = { format: 'ythrion', version: 3, ...SHELF, colorways: [colorway] };
 const problems = (value: unknown): { field: string; message: string }[] => {
   try {
     readDocument(value);
@@ -40,13 +41,13 @@ test('the newest version is planned; several colorways must be named', () => {
   expect(() => planDocument(two)).toThrow(/Say which: vesper, other/);
   expect(planDocument(two, 'other').wog.value).toBe(400);
   expect(() => planDocument(two, 'ghost')).toThrow(/no colorway/);
-  expect(() => planDocument(readDocument({ format: 'ythrion', version: 1 }))).toThrow(/holds no colorway/);
+  expect(() => planDocument(readDocument({ format: 'ythrion', version: 3 }))).toThrow(/holds no colorway/);
 });
 
 test.each<[string, unknown, string, RegExp]>([
   ['not a document', 'hello', '', /object/],
   ['another format', { ...document, format: 'other' }, 'format', /must be "ythrion"/],
-  ['a later version', { ...document, version: 9 }, 'version', /version 1/],
+  ['a later version', { ...document, version: 9 }, 'version', /version 1 to 3/],
   ['a field nobody knows', { ...document, extra: 1 }, '', /no field “extra”/],
   [
     'fibers not adding up',
@@ -91,16 +92,17 @@ test.each<[string, unknown, string, RegExp]>([
       ...document,
       batches: [
         {
-          id: 'b',
+          id: 'b1',
           name: 'B',
           startedAt: '2026-01-01T00:00:00Z',
           formulation: formulate('B', recipe(), SHELF),
-          entries: [{ id: 'e', at: '2026-01-01T00:00:00Z', kind: 'done', stepId: 'ghost' }],
+          card: begunBatch(formulate('B', recipe(), SHELF)).card,
+          events: [{ ...tick(begunBatch(formulate('B', recipe(), SHELF)), 'rinse'), planned: 'ghost' }],
         },
       ],
     },
-    'batches.0.entries.0.stepId',
-    /no step/,
+    'batches.0.events.0.planned',
+    /no act “ghost”/,
   ],
 ])('%s is refused with the field named', (_, value, field, message) => {
   const found = problems(value);

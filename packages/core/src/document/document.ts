@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { batchSchema } from '../batch/batch';
+import { batchSchema } from '../record/batch';
 import { colorwaySchema } from '../recipe/recipe';
 import { baseSchema } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
@@ -8,9 +8,10 @@ import { stockSchema } from '../shelf/stock';
 import { patternSchema } from '../recipe/pattern';
 import { studioSchema } from '../shelf/studio';
 import { toolSchema } from '../shelf/tool';
+import { idSchema } from '../shelf/common';
 
-/** Version that is written; version 1 (one immersion pass, depths only) is still read. */
-export const DOCUMENT_VERSION = 2;
+/** Version that is written. Older ones are brought to it by the server, which knows how they were planned. */
+export const DOCUMENT_VERSION = 3;
 
 /** The one open document: what the application exports and imports, and what `plan` reads. */
 export const documentSchema = z.strictObject({
@@ -28,6 +29,10 @@ export const documentSchema = z.strictObject({
   /** One item per saved version; versions of one colorway share its id. */
   colorways: z.array(colorwaySchema).default([]),
   batches: z.array(batchSchema).default([]),
+  /** Batches that could not be read when this was written, named so that nobody misses them unawares. */
+  leftOut: z
+    .array(z.strictObject({ id: idSchema, code: z.string(), name: z.string(), why: z.string() }))
+    .optional(),
 });
 
 export type StudioDocument = z.infer<typeof documentSchema>;

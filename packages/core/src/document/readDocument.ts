@@ -1,10 +1,9 @@
-import { admitEntry } from '../batch/admit';
-import type { Batch } from '../batch/batch';
+import { admitEvent, checkMaterial, growingRecord } from '../record/admitEvent';
+import type { Batch } from '../record/batch';
 import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
 import { singleDyes } from '../amounts/premix';
 import { planFormulation } from '../recipe/plan';
-import { upgradeDocument } from '../recipe/upgradeRecipe';
 import { documentSchema, type StudioDocument } from './document';
 
 /** One thing wrong with a document. */
@@ -23,7 +22,7 @@ export class DocumentError extends Error {
 }
 
 /**
- * Reads a parsed JSON value as a document: shape, ranges, and that every id names something.
+ * Reads a parsed JSON value as a document of today's version: shape, ranges, and that every id names something.
  * @param known what is already on the shelf, so that a document may refer to it
  * @throws DocumentError with every problem found
  */
@@ -31,7 +30,7 @@ export function readDocument(
   value: unknown,
   known: Shelf = { bases: [], dyes: [], stocks: [] },
 ): StudioDocument {
-  const parsed = documentSchema.safeParse(upgradeDocument(value));
+  const parsed = documentSchema.safeParse(value);
   if (!parsed.success) throw new DocumentError(problemsOf(parsed.error.issues));
   const document = parsed.data;
   const problems = [...duplicates(document), ...references(document, known)];
@@ -118,14 +117,19 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
 function checkBatch(batch: Batch, shelf: Shelf): void {
   const { formulation } = batch;
   formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
-  const plan = planFormulation(formulation);
   const dyes = [...formulation.dyes, ...shelf.dyes];
-  batch.entries.forEach((entry, i) => {
+  const record = growingRecord();
+  batch.events.forEach((event, i) => {
     try {
-      admitEntry(entry, plan, dyes, batch.entries.slice(0, i));
+      if (event.of.kind !== 'batch' || event.of.id !== batch.id)
+        throw new FieldError('of.id', 'This event belongs to another record.');
+      if (record.find(event.id)) throw new FieldError('id', `The id “${event.id}” stands here twice.`);
+      admitEvent(event, batch.card, record);
+      if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, { dyes });
     } catch (error) {
-      if (error instanceof FieldError) throw new FieldError(`entries.${i}.${error.field}`, error.message);
+      if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);
       throw error;
     }
+    record.add(event);
   });
 }

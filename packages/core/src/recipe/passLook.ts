@@ -3,7 +3,6 @@ import { drawnColor } from '../color/drawnColor';
 import type { Dye } from '../shelf/dye';
 import { averageHex, dyeStretches, type YarnLook } from '../skein/yarnLook';
 import { sectionsOf } from './methods';
-import type { PlannedPass } from './planTypes';
 import type { Arrangement, Pass } from './recipe';
 
 /** How tonal each way of laying the goods comes out, for drawing only. */
@@ -16,22 +15,26 @@ const ARRANGED: Record<Arrangement['kind'], number> = {
   'tied sections': 0.35,
 };
 
+/** Dye of one line of a pass: what it comes to on the goods it is for, and the section those are. */
+export interface LineDepth {
+  dyeId: string;
+  sectionId: string | null;
+  dosPercent: number;
+}
+
 /** The goods after one more pass. An estimate for drawing: where color goes, and how level. */
-export function lookAfter(look: YarnLook, pass: Pass, planned: PlannedPass, dyes: readonly Dye[]): YarnLook {
+export function lookAfter(
+  look: YarnLook,
+  pass: Pass,
+  depths: readonly LineDepth[],
+  dyes: readonly Dye[],
+): YarnLook {
   const drawn = (sectionId: string | null, all = true): DrawnDye[] =>
-    planned.pours
-      .filter((pour) => all || pour.sectionId === sectionId)
-      .flatMap((pour) => {
-        const dye = dyes.find((candidate) => candidate.id === pour.dyeId);
-        return dye
-          ? [
-              {
-                swatchHex: dye.swatchHex,
-                swatchDosPercent: dye.swatchDosPercent,
-                dosPercent: pour.dos.value,
-              },
-            ]
-          : [];
+    depths
+      .filter((line) => all || line.sectionId === sectionId)
+      .flatMap(({ dyeId, dosPercent }) => {
+        const dye = dyes.find((candidate) => candidate.id === dyeId);
+        return dye ? [{ swatchHex: dye.swatchHex, swatchDosPercent: dye.swatchDosPercent, dosPercent }] : [];
       });
   const { method } = pass;
   const sections = sectionsOf(method);

@@ -7,6 +7,7 @@ import { methodFacts, sectionsOf } from './methods';
 import type { PlannedAcid, PlannedPass } from './planTypes';
 import type { AcidTime, Pass } from './recipe';
 import { decided, makeStep, PRACTICE, WARM_C, type Step } from './steps';
+import { ARRANGED } from './arranged';
 
 /** What the steps of one pass are made from. */
 export interface PassStepInputs {
@@ -21,15 +22,6 @@ export interface PassStepInputs {
   /** True when some wool in the pot can felt. */
   canFelt: boolean;
 }
-
-const ARRANGED = {
-  open: () => 'Lay the goods open',
-  twisted: (n: number) => `Twist the goods, ${n} ${n === 1 ? 'turn' : 'turns'}`,
-  'twisted tight': (n: number) => `Twist the goods tight, ${n} ${n === 1 ? 'turn' : 'turns'}`,
-  knotted: (n: number) => `Knot the goods in ${n} ${n === 1 ? 'place' : 'places'}`,
-  'laid flat': () => 'Lay the goods flat',
-  'tied sections': (n: number) => `Tie the goods off in ${n} ${n === 1 ? 'section' : 'sections'}`,
-} as const;
 
 /** The steps of one pass in the order of the work. Acid that waits for the heat of the set is left to `setSteps`. */
 export function passSteps(inputs: PassStepInputs): Step[] {

@@ -12,7 +12,7 @@ import { cautionsOf } from './cautions';
 import { lineGrams } from './lineGrams';
 import { named } from './materials';
 import { noticesFor, type PlanContext } from './notices';
-import { lookAfter } from './passLook';
+import { lookAfter, type LineDepth } from './passLook';
 import { acidStep, passSteps, waitsForSet, type PassStepInputs } from './passSteps';
 import { planPass, stepPrefix, type BathLeft } from './planPass';
 import { planSet } from './planSet';
@@ -205,7 +205,7 @@ function planGoods(
       recipe.passes.forEach((pass, p) => {
         const planned = passes[p];
         const before = looks.at(-1) ?? plainLook(ground);
-        looks.push(planned ? lookAfter(before, pass, planned, dyes) : before);
+        looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
       });
     return {
       lineId: line.id,
@@ -220,6 +220,9 @@ function planGoods(
     };
   });
 }
+
+const depthsIn = (planned: PlannedPass): LineDepth[] =>
+  planned.pours.map(({ dyeId, sectionId, dos }) => ({ dyeId, sectionId, dosPercent: dos.value }));
 
 function takenApart({ dyes }: Formulation, passes: readonly PlannedPass[]): Plan['singleDyes'] {
   const sums = new Map<string, number>();

@@ -22,7 +22,7 @@ export interface PassGoods {
 }
 
 /** The goods that one dye line is for: its section's share of the goods, or all that the pass reaches. */
-export function lineShare(pass: Pass, line: DyeLine, reached: number): number {
+export function lineShare(pass: Pass, line: Pick<DyeLine, 'sectionId'>, reached: number): number {
   const sections = sectionsOf(pass.method);
   if (sections.length === 0) return reached;
   const section = sections.find((candidate) => candidate.id === line.sectionId) ?? sections[0];
@@ -149,7 +149,8 @@ export function planPour(
   };
 }
 
-function sectionOfLine(pass: Pass, line: DyeLine): string | null {
+/** The section a line's dye is for; null where the pass has none. */
+export function sectionOfLine(pass: Pass, line: Pick<DyeLine, 'sectionId'>): string | null {
   const sections = sectionsOf(pass.method);
   if (sections.length === 0) return null;
   return (sections.find((section) => section.id === line.sectionId) ?? sections[0])?.id ?? null;

@@ -149,7 +149,7 @@ export function keepQuickPour(
     colorway,
     document: {
       format: 'ythrion',
-      version: 2,
+      version: 3,
       bases: formulation.bases,
       dyes: formulation.dyes,
       stocks: formulation.stocks,

@@ -14,7 +14,7 @@ import { planFormulation } from './plan';
 import { passSchema, recipeSchema } from './recipe';
 import { nextDepth, resizeRecipe } from './resize';
 import { runSheet } from './runSheet';
-import { upgradeDocument, upgradeRecipe } from './upgradeRecipe';
+import { upgradeRecipe } from './upgradeRecipe';
 
 describe('old notes', () => {
   const read = (text: string) => {
@@ -221,7 +221,6 @@ describe('older shapes', () => {
     const today = recipe();
     expect(upgradeRecipe(today)).toEqual(today);
     for (const odd of [null, 5, 'text', [], { passes: 'none' }]) expect(upgradeRecipe(odd)).toBe(odd);
-    expect(upgradeDocument({ version: 1, colorways: 'none' })).toEqual({ version: 2, colorways: 'none' });
   });
 });
 

@@ -2,8 +2,6 @@ type Fields = Record<string, unknown>;
 
 const isFields = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-const each = (value: unknown, change: (item: unknown) => unknown): unknown =>
-  Array.isArray(value) ? value.map(change) : value;
 
 /**
  * A recipe as version 1 wrote it (one immersion pass, one acid, depths only), in today's shape. What is today's
@@ -29,21 +27,4 @@ function upgradeLine(line: unknown): unknown {
   if (!isFields(line) || !('dosPercent' in line) || 'entry' in line) return line;
   const { dosPercent, ...rest } = line;
   return { ...rest, entry: { school: 'depth', percent: dosPercent } };
-}
-
-/** A whole document as version 1 wrote it, in today's shape. Anything else comes back as it is. */
-export function upgradeDocument(document: unknown): unknown {
-  if (!isFields(document) || document.version !== 1) return document;
-  const withRecipe = (holder: unknown): unknown =>
-    isFields(holder) ? { ...holder, recipe: upgradeRecipe(holder.recipe) } : holder;
-  return {
-    ...document,
-    version: 2,
-    ...('colorways' in document && { colorways: each(document.colorways, withRecipe) }),
-    ...('batches' in document && {
-      batches: each(document.batches, (batch) =>
-        isFields(batch) ? { ...batch, formulation: withRecipe(batch.formulation) } : batch,
-      ),
-    }),
-  };
 }

@@ -1,5 +1,6 @@
 import request from 'supertest';
-import type { Entry } from '@ythrion/core';
+import type { Event } from '@ythrion/core';
+import { added, eventOf, poured, stock, ticked } from '../../test/records';
 import { begin, FORMULATION, testStudio, type TestStudio } from '../../test/studio';
 
 let studio: TestStudio;
@@ -8,32 +9,24 @@ beforeEach(async () => {
 });
 afterEach(() => studio.remove());
 
-const AT = '2026-03-01T10:05:00Z';
 const start = (id: string, changes = {}): request.Test =>
   request(studio.app).post('/api/batches').send(begin(id, changes));
-const enter = (batch: string, entry: Record<string, unknown>): request.Test =>
-  request(studio.app)
-    .post(`/api/batches/${batch}/entries`)
-    .send({ at: AT, ...entry });
-const poured = (id: string, amount = 200): Record<string, unknown> => ({
-  id,
-  kind: 'poured',
-  stepId: 'dye-d1',
-  amount,
-  unit: 'mL',
-});
+const enter = (batch: string, event: Record<string, unknown>): request.Test =>
+  request(studio.app).post(`/api/batches/${batch}/events`).send(eventOf(batch, event));
 const remaining = async (): Promise<number> =>
   (await request(studio.app).get('/api/shelf')).body.stockLeft['blue-1'];
 
 test('a batch begins with a code of its own, runs, is closed, and leaves the running list', async () => {
   const { body } = await start('b1').expect(201);
-  expect(body).toMatchObject({ id: 'b1', code: '26-001', entries: [] });
+  expect(body).toMatchObject({ id: 'b1', code: '26-001', events: [] });
   expect((await start('b2')).body.code).toBe('26-002');
   await enter('b1', poured('e1')).expect(201);
   expect(
     (await request(studio.app).get('/api/running')).body.map((batch: { id: string }) => batch.id),
   ).toEqual(['b1', 'b2']);
-  await enter('b1', { id: 'e2', kind: 'closed', outcome: 'as wanted', standing: 'regular' }).expect(201);
+  await enter('b1', { id: 'e2', kind: 'closed', outcome: 'as wanted', standing: 'regular', note: '' }).expect(
+    201,
+  );
   expect(
     (await request(studio.app).get('/api/running')).body.map((batch: { id: string }) => batch.id),
   ).toEqual(['b2']);
@@ -52,65 +45,163 @@ test('what was acknowledged is there after a restart', async () => {
     await enter('b1', { id: `n${i}`, kind: 'noted', text: `turn ${i}` }).expect(201);
   await studio.reopen();
   const { body } = await request(studio.app).get('/api/batches/b1').expect(200);
-  expect(body.entries.map((entry: Entry) => entry.id)).toEqual(Array.from({ length: 10 }, (_, i) => `n${i}`));
+  expect(body.events.map((event: Event) => event.id)).toEqual(Array.from({ length: 10 }, (_, i) => `n${i}`));
 });
 
 test('a request repeated after a lost answer changes nothing', async () => {
   await start('b1').expect(201);
   await start('b1').expect(201);
-  await enter('b1', poured('e1')).expect(201);
-  const { body } = await enter('b1', poured('e1')).expect(201);
-  expect(body.entries).toHaveLength(1);
+  const first = eventOf('b1', poured('e1'));
+  const post = (body: object) => request(studio.app).post('/api/batches/b1/events').send(body);
+  await post(first).expect(201);
+  expect((await post(first).expect(201)).body).toEqual(first);
+  expect((await request(studio.app).get('/api/batches/b1')).body.events).toHaveLength(1);
   expect(await remaining()).toBe(300);
   await enter('b1', poured('e1', 150)).expect(409);
   await start('b1', { name: 'Another' }).expect(409);
 });
 
-test('entries sent at once all land, one after the other', async () => {
+test('events sent at once all land, one after the other', async () => {
   await start('b1');
   await Promise.all(
     Array.from({ length: 25 }, (_, i) => enter('b1', { id: `n${i}`, kind: 'noted', text: 'x' }).expect(201)),
   );
-  expect((await request(studio.app).get('/api/batches/b1')).body.entries).toHaveLength(25);
+  expect((await request(studio.app).get('/api/batches/b1')).body.events).toHaveLength(25);
 });
 
 test('a jar holds less after a pour and as much again after it is taken back', async () => {
   await start('b1');
   await enter('b1', poured('e1', 220));
   expect(await remaining()).toBe(280);
-  await enter('b1', {
-    id: 'a1',
-    kind: 'added',
-    material: { kind: 'dye', dyeId: 'blue', stockId: 'blue-1', strengthPercent: 1 },
-    amount: 12.5,
-    unit: 'mL',
-  }).expect(201);
+  await enter('b1', added('a1', stock(12.5))).expect(201);
   expect(await remaining()).toBe(267.5);
-  await enter('b1', { id: 's1', kind: 'struck', entryId: 'e1' }).expect(201);
+  await enter('b1', { id: 's1', kind: 'struck', event: 'e1', why: '' }).expect(201);
   expect(await remaining()).toBe(487.5);
 });
 
-test.each<[string, Record<string, unknown>, string]>([
-  ['an unknown step', { id: 'x', kind: 'done', stepId: 'ghost' }, 'stepId'],
-  ['nothing poured', poured('x', 0), 'amount'],
-  ['a negative pour', poured('x', -3), 'amount'],
+const dye = (dyeId: string, stockId: string | null, strengthPercent: number | null) =>
+  ({ kind: 'dye', dyeId, stockId, strengthPercent, lotStrength: 1 }) as const;
+
+test.each<[string, Record<string, unknown>, string, RegExp]>([
+  ['an unknown line', { ...ticked('x', 'rinse'), planned: 'ghost' }, 'planned', /no act “ghost”/],
+  ['nothing poured', poured('x', 0), 'act.amount', /more than zero/],
+  ['a negative pour', poured('x', -3), 'act.amount', /more than zero/],
+  ['10 million liters', poured('x', 1e10), 'act.amount', /cannot have been measured here/],
   [
     'an unknown dye',
-    {
-      id: 'x',
-      kind: 'added',
-      material: { kind: 'dye', dyeId: 'ghost', stockId: null, strengthPercent: null },
-      amount: 1,
-      unit: 'g',
-    },
-    'material.dyeId',
+    added('x', { material: dye('ghost', null, null), amount: 1, unit: 'g' }),
+    'act.material.dyeId',
+    /no dye/,
   ],
-  ['an unknown kind', { id: 'x', kind: 'guessed' }, 'kind'],
-])('%s is refused with the field named', async (_, entry, field) => {
+  [
+    'a jar that does not exist',
+    added('x', stock(5, 'ghost')),
+    'act.material.stockId',
+    /no jar with the id “ghost”/,
+  ],
+  ['an unknown kind', { id: 'x', kind: 'guessed' }, 'kind', /must name its kind/],
+  [
+    'an event of another record',
+    { ...poured('x'), of: { kind: 'batch', id: 'b2' } },
+    'of.id',
+    /another record/,
+  ],
+  ['an event of no batch', { ...poured('x'), of: { kind: 'vessel', id: 'b1' } }, 'of.id', /another record/],
+])('%s is refused with the field named', async (_, event, field, said) => {
   await start('b1');
-  const { body } = await enter('b1', entry).expect(400);
-  expect(body.problems[0].field).toBe(field);
-  expect((await request(studio.app).get('/api/batches/b1')).body.entries).toEqual([]);
+  const { body } = await enter('b1', event).expect(400);
+  expect(body.problems[0]).toMatchObject({ field, message: expect.stringMatching(said) as string });
+  expect((await request(studio.app).get('/api/batches/b1')).body.events).toEqual([]);
+});
+
+test('dye of one kind from a jar of another is refused, and nothing leaves that jar', async () => {
+  await request(studio.app)
+    .put('/api/dyes/red')
+    .send({ id: 'red', name: 'Bell Red', swatchHex: '#b0202c' })
+    .expect(200);
+  await request(studio.app)
+    .put('/api/stocks/red-1')
+    .send({ id: 'red-1', dyeId: 'red', strengthPercent: 1, volumeMl: 500 })
+    .expect(200);
+  await start('b1');
+  const { body } = await enter('b1', added('x', stock(5, 'red-1'))).expect(400);
+  expect(body.message).toMatch(/That jar does not hold Vault Blue/);
+  expect((await request(studio.app).get('/api/shelf')).body.stockLeft['red-1']).toBe(500);
+});
+
+test('a jar that gave more than it held says by how much', async () => {
+  await start('b1');
+  await enter('b1', poured('e1', 512)).expect(201);
+  expect(await remaining()).toBe(-12);
+});
+
+test('a line is poured once, and again after it was taken back', async () => {
+  await start('b1');
+  await enter('b1', poured('e1')).expect(201);
+  expect((await enter('b1', poured('e2')).expect(400)).body.message).toMatch(/already done/);
+  await enter('b1', { id: 's1', kind: 'struck', event: 'e1', why: '' }).expect(201);
+  expect(
+    (await enter('b1', { id: 's2', kind: 'struck', event: 'e1', why: '' }).expect(400)).body.message,
+  ).toMatch(/already taken back/);
+  await enter('b1', poured('e2', 150)).expect(201);
+  expect(await remaining()).toBe(350);
+});
+
+test('the line in the Book follows every pour, slip and verdict, as if told anew from the whole record', async () => {
+  await start('b1');
+  const row = async (): Promise<Record<string, unknown>> =>
+    (await request(studio.app).get('/api/batches')).body.rows[0];
+  expect(await row()).toMatchObject({ dosPercent: 1, dyes: 'Vault Blue' });
+  await enter('b1', poured('e1', 150)).expect(201);
+  expect(await row()).toMatchObject({ dosPercent: 0.75 });
+  await enter('b1', added('e2', stock(25))).expect(201);
+  const { hex } = await row();
+  expect(await row()).toMatchObject({ dosPercent: 0.875 });
+  await enter('b1', { id: 's1', kind: 'struck', event: 'e2', why: '' }).expect(201);
+  expect(await row()).toMatchObject({ dosPercent: 0.75 });
+  expect((await row()).hex).not.toBe(hex);
+  await enter('b1', { id: 's2', kind: 'struck', event: 'e1', why: '' }).expect(201);
+  // Nothing has gone in any more: what the card asks for stands there again.
+  expect(await row()).toMatchObject({ dosPercent: 1 });
+  const close = (id: string, outcome: string) => ({
+    id,
+    kind: 'closed',
+    outcome,
+    standing: 'trial',
+    note: '',
+  });
+  await enter('b1', close('c1', 'usable')).expect(201);
+  await enter('b1', close('c2', 'not right')).expect(201);
+  expect(await row()).toMatchObject({ outcome: 'not right' });
+  await enter('b1', { id: 's3', kind: 'struck', event: 'c2', why: '' }).expect(201);
+  expect(await row()).toMatchObject({ outcome: 'usable' });
+  await enter('b1', { id: 's4', kind: 'struck', event: 'c1', why: '' }).expect(201);
+  expect(await row()).toMatchObject({ outcome: null, closedAt: null });
+});
+
+test('what an event writes hangs neither on the length of the record nor on the size of the Book', async () => {
+  await start('b1');
+  const written = async (work: () => Promise<unknown>): Promise<string[]> => {
+    const said: string[] = [];
+    // Sequelize keeps its options to itself; its log is the only place that shows each statement.
+    const { options } = studio.storage.sequelize as unknown as {
+      options: { logging: false | ((sql: string) => void) };
+    };
+    options.logging = (sql) => void said.push(sql);
+    await work();
+    options.logging = false;
+    return said.map((sql) => sql.replace(/^Executing \([^)]*\): /, ''));
+  };
+  const short = await written(() => enter('b1', added('first', stock(1))).expect(201));
+  for (let i = 0; i < 60; i += 1) await enter('b1', added(`more-${i}`, stock(1))).expect(201);
+  const long = await written(() => enter('b1', added('last', stock(1))).expect(201));
+  expect(long).toHaveLength(short.length);
+  // Every statement finds its rows by an index, none by walking a table.
+  for (const sql of long.filter((text) => /^(SELECT|UPDATE|DELETE)/.test(text))) {
+    const [plan] = await studio.storage.sequelize.query(`EXPLAIN QUERY PLAN ${sql}`);
+    expect(JSON.stringify(plan)).not.toMatch(/SCAN (events|batches|jar_draws|batch_dyes|batch_plans)/);
+  }
+  expect(long.filter((text) => text.startsWith('UPDATE')).join()).not.toMatch(/`id`\s*=.*SET|SET `id`/);
 });
 
 test('an unknown batch is said to be unknown', async () => {
@@ -151,4 +242,21 @@ test('anything is found by name or code', async () => {
   );
   expect(await found('26-001')).toEqual([{ kind: 'batch', id: 'b1', name: 'Angelus', code: '26-001' }]);
   expect(await found('')).toEqual([]);
+});
+
+test('a batch that cannot be dyed like that is not begun, and says why', async () => {
+  const first = begin('b1');
+  const sealed = {
+    ...first,
+    formulation: {
+      ...first.formulation,
+      recipe: {
+        ...first.formulation.recipe,
+        set: { ...first.formulation.recipe.set, method: 'microwave', temperatureC: 95, wrap: 'sealed' },
+      },
+    },
+  };
+  const { body } = await request(studio.app).post('/api/batches').send(sealed).expect(400);
+  expect(body.message).toMatch(/Never seal a bag for the microwave/);
+  await request(studio.app).get('/api/batches/b1').expect(404);
 });

@@ -1,9 +1,7 @@
-import { bathPhNow, planFormulation } from '@ythrion/core';
+import { bathPhNow } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
-import { readBatch } from './store';
+import { readBatch } from './read';
 
 /** pH that the bath of a batch should show now, from the acid that has been poured into it. @throws NotFound */
-export async function expectedBathPh(storage: Storage, batchId: string): Promise<number> {
-  const batch = await readBatch(storage, batchId);
-  return bathPhNow(batch.formulation, planFormulation(batch.formulation), batch.entries);
-}
+export const expectedBathPh = async (storage: Storage, batchId: string): Promise<number> =>
+  bathPhNow(await readBatch(storage, batchId));

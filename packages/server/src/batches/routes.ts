@@ -1,7 +1,10 @@
 import { Router } from 'express';
-import { API, beginBatchSchema, bookQuerySchema, entrySchema } from '@ythrion/core';
+import { API, beginBatchSchema, bookQuerySchema, eventSchema } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
-import { addEntry, beginBatch, bookPage, readBatch, runningBatches } from './store';
+import { beginBatch } from './begin';
+import { bookPage } from './book';
+import { addEvent } from './events';
+import { readBatch, runningBatches } from './read';
 
 /** The Book and what is wet now: begin a batch, add to its record, look it up. */
 export function batchRoutes(storage: Storage): Router {
@@ -20,11 +23,11 @@ export function batchRoutes(storage: Storage): Router {
     const begin = beginBatchSchema.parse(request.body);
     response.status(201).json(await storage.write((transaction) => beginBatch(storage, begin, transaction)));
   });
-  router.post(`${API.batches}/:id/entries`, async (request, response) => {
-    const entry = entrySchema.parse(request.body);
+  router.post(`${API.batches}/:id/events`, async (request, response) => {
+    const event = eventSchema.parse(request.body);
     response
       .status(201)
-      .json(await storage.write((transaction) => addEntry(storage, request.params.id, entry, transaction)));
+      .json(await storage.write((transaction) => addEvent(storage, request.params.id, event, transaction)));
   });
   return router;
 }

@@ -8,7 +8,7 @@ import {
   type ColorwayOnList,
 } from '@ythrion/core';
 import type { ColorwayRow } from '../storage/models';
-import { Conflict, NotFound } from '../http/refusals';
+import { Conflict, NotFound } from '../refusals/refusals';
 import { materials } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 

@@ -4,10 +4,12 @@ import path from 'node:path';
 import { readDocument } from '@ythrion/core';
 import { openStudio } from '../storage/openStudio';
 import { loadDemo } from './demo';
+import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { bringToToday } from './demoDates';
 
 const FILE = path.resolve(__dirname, '../../../../demo/studio.json');
 const NOW = Date.parse('2027-05-03T14:00:00Z');
+const demo = async () => readDocument(upgradeDocument(JSON.parse(await readFile(FILE, 'utf8'))));
 let folder: string;
 beforeEach(async () => {
   folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-demo-'));
@@ -15,7 +17,7 @@ beforeEach(async () => {
 afterEach(() => rm(folder, { recursive: true, force: true }));
 
 test('the demo studio is a good document and feels lived in', async () => {
-  const document = readDocument(JSON.parse(await readFile(FILE, 'utf8')));
+  const document = await demo();
   expect(document.dyes.filter((dye) => dye.madeOf.length === 0)).toHaveLength(12);
   expect(document.bases).toHaveLength(6);
   expect(new Set(document.colorways.map((colorway) => colorway.id)).size).toBe(10);
@@ -23,9 +25,9 @@ test('the demo studio is a good document and feels lived in', async () => {
 });
 
 test('its days are brought to today: the wet pots minutes ago, the closed batches at their own hour', async () => {
-  const document = readDocument(JSON.parse(await readFile(FILE, 'utf8')));
+  const document = await demo();
   const today = bringToToday(document, NOW);
-  const times = today.batches.flatMap((batch) => batch.entries.map((entry) => Date.parse(entry.at)));
+  const times = today.batches.flatMap((batch) => batch.events.map((event) => Date.parse(event.at)));
   expect((NOW - Math.max(...times)) / 60_000).toBeCloseTo(30, 6);
   expect(today.batches[0]!.startedAt.slice(11, 16)).toBe(document.batches[0]!.startedAt.slice(11, 16));
   expect(readDocument(JSON.parse(JSON.stringify(today))).batches).toHaveLength(15);

@@ -1,9 +1,12 @@
 import { existsSync } from 'node:fs';
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { readDocument } from '@ythrion/core';
 import { importDocument } from '../document/importDocument';
-import { openStudio, studioFile } from '../storage/openStudio';
+import { openStudio } from '../storage/openStudio';
+import { copiesFolder, studioFile, writableFolder } from '../storage/dataFolder';
+import { lockFolder } from '../storage/folderLock';
+import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { bringToToday } from './demoDates';
 import { SettingError } from './places';
 
@@ -19,13 +22,16 @@ export async function loadDemo(folder: string, documentFile: string): Promise<vo
     throw new SettingError(
       `${folder} holds a studio of your own. The demo never touches it; choose another folder with YTHRION_DATA.`,
     );
+  await writableFolder(folder);
+  const giveBack = await lockFolder(folder);
   for (const ending of ['', '-wal', '-shm']) await rm(`${studioFile(folder)}${ending}`, { force: true });
-  await mkdir(folder, { recursive: true });
+  await rm(copiesFolder(folder), { recursive: true, force: true });
   await writeFile(path.join(folder, MARK), 'This folder is made fresh by the demo. Nothing in it is kept.\n');
-  const storage = await openStudio(folder);
+  const storage = await openStudio(folder, { locked: true });
   await importDocument(
     storage,
-    bringToToday(readDocument(JSON.parse(await readFile(documentFile, 'utf8'))), Date.now()),
+    bringToToday(readDocument(upgradeDocument(JSON.parse(await readFile(documentFile, 'utf8')))), Date.now()),
   );
   await storage.close();
+  await giveBack();
 }

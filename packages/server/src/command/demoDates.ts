@@ -1,4 +1,4 @@
-import type { Batch, Entry, StudioDocument } from '@ythrion/core';
+import type { Batch, Event, StudioDocument } from '@ythrion/core';
 
 const DAY = 86_400_000;
 /** How long ago the last thing happened in a demo that has just been opened. */
@@ -12,7 +12,7 @@ const JUST_NOW = 30 * 60_000;
 export function bringToToday(document: StudioDocument, now: number): StudioDocument {
   const latest = Math.max(
     0,
-    ...document.batches.flatMap((batch) => batch.entries.map((entry) => Date.parse(entry.at))),
+    ...document.batches.flatMap((batch) => batch.events.map((event) => Date.parse(event.at))),
   );
   if (latest === 0) return document;
   const shift = now - JUST_NOW - latest;
@@ -25,7 +25,7 @@ export function bringToToday(document: StudioDocument, now: number): StudioDocum
         : { ...stock, madeOn: moved(`${stock.madeOn}T12:00:00Z`, days).slice(0, 10) },
     ),
     batches: document.batches.map((batch) =>
-      movedBatch(batch, batch.entries.some((entry) => entry.kind === 'closed') ? days : shift),
+      movedBatch(batch, batch.events.some((event) => event.kind === 'closed') ? days : shift),
     ),
   };
 }
@@ -36,6 +36,10 @@ function movedBatch(batch: Batch, by: number): Batch {
   return {
     ...batch,
     startedAt: moved(batch.startedAt, by),
-    entries: batch.entries.map((entry): Entry => ({ ...entry, at: moved(entry.at, by) })),
+    events: batch.events.map((event): Event => ({
+      ...event,
+      at: moved(event.at, by),
+      clockAt: moved(event.clockAt, by),
+    })),
   };
 }

@@ -3,20 +3,26 @@ import { DocumentError, documentJsonSchema, planDocument, readDocument } from '@
 import { exportDocument } from '../document/exportDocument';
 import { importDocument } from '../document/importDocument';
 import { parseDocumentText, withLines } from '../document/parseDocumentText';
+import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { openStudio } from '../storage/openStudio';
 import { SettingError } from './places';
 
 /** Prints the full plan of a colorway document. */
 export async function planFile(file: string, colorwayId: string | undefined): Promise<void> {
-  const plan = await inDocument(file, async (value) => planDocument(readDocument(value), colorwayId));
+  const plan = await inDocument(file, async (value) =>
+    planDocument(readDocument(upgradeDocument(value)), colorwayId),
+  );
   process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`);
 }
 
 /** Writes the whole studio to a file, or to standard output. */
 export async function exportTo(folder: string, file: string | undefined): Promise<void> {
   const storage = await openStudio(folder, { mustExist: true });
-  const text = `${JSON.stringify(await exportDocument(storage), null, 2)}\n`;
+  const document = await exportDocument(storage);
   await storage.close();
+  const text = `${JSON.stringify(document, null, 2)}\n`;
+  for (const { code, name, why } of document.leftOut ?? [])
+    process.stderr.write(`Left out: batch ${code} “${name}” cannot be read (${why}).\n`);
   if (file === undefined) process.stdout.write(text);
   else await writeFile(file, text);
 }

@@ -2,6 +2,9 @@ import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
 import { pino } from 'pino';
 import { createApp } from '../http/app';
+import { copyDaily } from '../backup/dailyCopy';
+import { writableFolder } from '../storage/dataFolder';
+import { lockFolder } from '../storage/folderLock';
 import { openStudio } from '../storage/openStudio';
 import { host, port, SettingError } from './places';
 
@@ -12,20 +15,35 @@ import { host, port, SettingError } from './places';
 export async function serve(folder: string, site: string): Promise<void> {
   const log = pino({ level: process.env.YTHRION_LOG ?? 'warn' }, pino.destination(2));
   const asked = port();
-  const storage = await openStudio(folder);
+  await writableFolder(folder);
+  const giveBack = await lockFolder(folder);
+  const storage = await openStudio(folder, { locked: true }).catch(async (error: unknown) => {
+    await giveBack();
+    throw error;
+  });
   const app = createApp(storage, log, site);
+  const stopCopying = copyDaily(folder, log);
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(asked, host(), (error?: Error) =>
       error ? reject(listenError(error, asked)) : resolve(listening),
     );
   }).catch(async (error: unknown) => {
+    stopCopying();
     await storage.close();
+    await giveBack();
     throw error;
   });
   const { port: bound } = server.address() as AddressInfo;
   process.stdout.write(`Ythrion is at http://${host()}:${bound}  (data in ${folder})\n`);
   const stop = (): void => {
-    server.close(() => void storage.close().then(() => process.exit(0)));
+    stopCopying();
+    server.close(
+      () =>
+        void storage
+          .close()
+          .then(giveBack)
+          .then(() => process.exit(0)),
+    );
     server.closeAllConnections();
   };
   process.once('SIGINT', stop);

@@ -1,5 +1,6 @@
 import request from 'supertest';
 import { BASE, begin, DYE, JAR, RECIPE, testStudio, type TestStudio } from '../../test/studio';
+import { eventOf, poured } from '../../test/records';
 import { parseDocumentText, withLines } from './parseDocumentText';
 
 let studio: TestStudio;
@@ -74,8 +75,8 @@ test('what one studio exports another takes in whole, and exports alike', async 
     .send(begin('b1', { colorwayId: 'vesper', colorwayVersion: 1 }))
     .expect(201);
   await request(studio.app)
-    .post('/api/batches/b1/entries')
-    .send({ id: 'e1', at: '2026-03-01T10:05:00Z', kind: 'poured', stepId: 'dye-d1', amount: 220, unit: 'mL' })
+    .post('/api/batches/b1/events')
+    .send(eventOf('b1', poured('e1', 220)))
     .expect(201);
   const { body: exported } = await request(studio.app).get('/api/document').expect(200);
   const other = await testStudio(false);

@@ -1,11 +1,17 @@
 import { DOCUMENT_VERSION, type StudioDocument } from '@ythrion/core';
-import { allBatches } from '../batches/store';
+import { everyBatch } from '../batches/read';
 import { allVersions } from '../colorways/store';
 import { list, readStudio } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 
-/** The whole studio as one open document. */
+/** The whole studio as one open document. Batches that cannot be read are left out and named in it. */
 export async function exportDocument(storage: Storage): Promise<StudioDocument> {
+  const batches: StudioDocument['batches'] = [];
+  const leftOut: NonNullable<StudioDocument['leftOut']> = [];
+  for await (const { batch, damaged } of everyBatch(storage)) {
+    if (batch) batches.push(batch);
+    if (damaged) leftOut.push({ ...damaged.batch, why: damaged.why });
+  }
   return {
     format: 'ythrion',
     version: DOCUMENT_VERSION,
@@ -17,6 +23,7 @@ export async function exportDocument(storage: Storage): Promise<StudioDocument> 
     tools: await list(storage, 'tools'),
     patterns: await list(storage, 'patterns'),
     colorways: await allVersions(storage),
-    batches: await allBatches(storage),
+    batches,
+    ...(leftOut.length > 0 && { leftOut }),
   };
 }

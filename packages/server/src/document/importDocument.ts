@@ -10,7 +10,9 @@ import {
   type StudioDocument,
 } from '@ythrion/core';
 import { asToday } from '../colorways/store';
-import { insertBatch, readBatch } from '../batches/store';
+import { insertBatch } from '../batches/begin';
+import { readBatch } from '../batches/read';
+import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
@@ -23,7 +25,8 @@ import type { Storage } from '../storage/storage';
  */
 export function importDocument(storage: Storage, value: unknown): Promise<ImportReport> {
   return storage.write(async (transaction) => {
-    const document = readDocument(value, await materials(storage, transaction));
+    const shelf = await materials(storage, transaction);
+    const document = readDocument(upgradeDocument(value, shelf), shelf);
     const report: ImportReport = { added: 0, unchanged: 0 };
     const problems: Problem[] = [];
     for (const resource of SHELF_RESOURCES)

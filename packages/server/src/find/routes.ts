@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { API, type Finding } from '@ythrion/core';
-import { bookPage } from '../batches/store';
+import { bookPage } from '../batches/book';
 import { newestColorways } from '../colorways/store';
 import { readShelf } from '../shelf/store';
 import type { Storage } from '../storage/storage';

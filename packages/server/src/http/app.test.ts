@@ -24,7 +24,7 @@ describe('whatever is sent', () => {
     ['put', '/api/studio'],
     ['post', '/api/colorways'],
     ['post', '/api/batches'],
-    ['post', '/api/batches/b1/entries'],
+    ['post', '/api/batches/b1/events'],
     ['post', '/api/document'],
   );
   test('random JSON is refused with a sentence, never a failure, and changes nothing', async () => {

@@ -6,6 +6,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { API } from '@ythrion/core';
+import { backupRoutes } from '../backup/routes';
 import { batchRoutes } from '../batches/routes';
 import { colorwayRoutes } from '../colorways/routes';
 import { documentRoutes } from '../document/routes';
@@ -13,7 +14,8 @@ import { findRoutes } from '../find/routes';
 import { instrumentRoutes } from '../instruments/routes';
 import { shelfRoutes } from '../shelf/routes';
 import type { Storage } from '../storage/storage';
-import { NotFound, refusals } from './refusals';
+import { createGate } from './gate';
+import { NotFound, refusals } from '../refusals/refusals';
 
 const JSON_LIMIT = '1mb';
 const DOCUMENT_LIMIT = '32mb';
@@ -48,13 +50,17 @@ export function createApp(storage: Storage, log: Logger, site?: string): Express
   app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
   app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
   app.get(API.health, (_request, response) => void response.json({ ok: true }));
+  // Streams of readings never end by themselves, so nobody waits for them.
+  app.use(instrumentRoutes(storage));
+  const gate = createGate();
+  app.use('/api', gate.pass);
   app.use(
+    backupRoutes(storage, gate),
     shelfRoutes(storage),
     colorwayRoutes(storage),
     batchRoutes(storage),
     documentRoutes(storage),
     findRoutes(storage),
-    instrumentRoutes(storage),
   );
   app.use('/api', () => {
     throw new NotFound('There is nothing at this address.');

@@ -1,6 +1,7 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import { added, eventOf } from '../../test/records';
 import { begin, testStudio, type TestStudio } from '../../test/studio';
 import { SimulatedPhMeter } from './simulatedPhMeter';
 import { SimulatedScale } from './simulatedScale';
@@ -122,15 +123,17 @@ describe('over HTTP', () => {
       (await events('/api/instruments/ph/b1', 30)).at(-1)!.pH as number;
     const before = await read();
     await request(studio.app)
-      .post('/api/batches/b1/entries')
-      .send({
-        id: 'e1',
-        at: '2026-03-01T10:05:00Z',
-        kind: 'added',
-        material: { kind: 'acid', material: 'citric', strengthPercent: 100 },
-        amount: 40,
-        unit: 'g',
-      })
+      .post('/api/batches/b1/events')
+      .send(
+        eventOf(
+          'b1',
+          added('e1', {
+            material: { kind: 'acid', acid: 'citric', strengthPercent: 100 },
+            amount: 40,
+            unit: 'g',
+          }),
+        ),
+      )
       .expect(201);
     expect(await read()).toBeLessThan(before - 1);
     await request(studio.app).get('/api/instruments/ph/ghost').expect(404);

@@ -12,7 +12,7 @@ import type {
   Tool,
 } from '@ythrion/core';
 import { DEFAULT_STUDIO, singleDyes } from '@ythrion/core';
-import { Conflict } from '../http/refusals';
+import { Conflict } from '../refusals/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
 
@@ -26,7 +26,7 @@ export interface ShelfItems {
   patterns: Pattern;
 }
 
-/** Everything on the shelf, retired things included, and what is left in each jar. */
+/** Everything on the shelf, retired things included, and what is left in each jar; below zero where more was poured than it was made with. */
 export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
   const [studio, bases, dyes, stocks, pots, tools, patterns, drawn] = await Promise.all([
     readStudio(storage, transaction),
@@ -39,7 +39,7 @@ export async function readShelf(storage: Storage, transaction?: Transaction): Pr
     drawnMl(storage, transaction),
   ]);
   const stockLeft = Object.fromEntries(
-    stocks.map((stock) => [stock.id, Math.max(0, stock.volumeMl - (drawn.get(stock.id) ?? 0))]),
+    stocks.map((stock) => [stock.id, stock.volumeMl - (drawn.get(stock.id) ?? 0)]),
   );
   return { studio, bases, dyes, stocks, stockLeft, pots, tools, patterns };
 }
@@ -141,7 +141,7 @@ async function checkPremix(storage: Storage, dye: Dye, transaction: Transaction)
 
 async function drawnMl(storage: Storage, transaction?: Transaction): Promise<Map<string, number>> {
   const [rows] = await storage.sequelize.query(
-    'SELECT stock_id AS id, SUM(ml) AS ml FROM stock_draws GROUP BY stock_id',
+    'SELECT stock_id AS id, SUM(ml) AS ml FROM jar_draws GROUP BY stock_id',
     { transaction },
   );
   return new Map((rows as { id: string; ml: number }[]).map((row) => [row.id, row.ml]));

@@ -1,7 +1,13 @@
+import type { Sequelize, Transaction } from 'sequelize';
+import { recordsToEvents } from '../upgrade/recordsToEvents';
+
+/** What a migration does where statements alone do not reach. */
+export type Conversion = (sequelize: Sequelize, transaction: Transaction) => Promise<void>;
+
 /** One step of the data file's history. Once landed, a migration is never edited. */
 export interface Migration {
   name: string;
-  statements: string[];
+  steps: (string | Conversion)[];
 }
 
 const appendOnly = (table: string): string[] =>
@@ -14,7 +20,7 @@ const appendOnly = (table: string): string[] =>
 export const MIGRATIONS: Migration[] = [
   {
     name: '001-first-loop',
-    statements: [
+    steps: [
       `CREATE TABLE studio (id INTEGER PRIMARY KEY CHECK (id = 1), name TEXT NOT NULL, spoons TEXT NOT NULL, currency TEXT NOT NULL)`,
       `CREATE TABLE bases (id TEXT PRIMARY KEY, code TEXT NOT NULL, name TEXT NOT NULL, fibers JSON NOT NULL, superwash INTEGER NOT NULL,
         form TEXT NOT NULL, put_up_grams REAL NOT NULL CHECK (put_up_grams > 0), hex TEXT NOT NULL, note TEXT NOT NULL, retired INTEGER NOT NULL)`,
@@ -51,14 +57,14 @@ export const MIGRATIONS: Migration[] = [
   },
   {
     name: '002-studio-water',
-    statements: [
+    steps: [
       `ALTER TABLE studio ADD COLUMN alkalinity_mg_per_l REAL NOT NULL DEFAULT 100`,
       `ALTER TABLE studio ADD COLUMN count_fiber_uptake INTEGER NOT NULL DEFAULT 1`,
     ],
   },
   {
     name: '003-formulation-in-full',
-    statements: [
+    steps: [
       `ALTER TABLE studio ADD COLUMN altitude_m REAL NOT NULL DEFAULT 0`,
       `ALTER TABLE studio ADD COLUMN tap_c REAL NOT NULL DEFAULT 20`,
       `ALTER TABLE studio ADD COLUMN room_c REAL NOT NULL DEFAULT 20`,
@@ -72,6 +78,37 @@ export const MIGRATIONS: Migration[] = [
       `CREATE TABLE tools (id TEXT PRIMARY KEY, name TEXT NOT NULL, kind TEXT NOT NULL, capacity REAL NOT NULL CHECK (capacity > 0),
         graduation REAL NOT NULL CHECK (graduation > 0), note TEXT NOT NULL, retired INTEGER NOT NULL)`,
       `CREATE TABLE patterns (id TEXT PRIMARY KEY, name TEXT NOT NULL, pass JSON NOT NULL, note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+    ],
+  },
+  {
+    name: '004-events',
+    steps: [
+      `CREATE TABLE batch_plans (batch_id TEXT PRIMARY KEY REFERENCES batches(id), formulation TEXT NOT NULL, card TEXT NOT NULL)`,
+      `CREATE TABLE events (seq INTEGER PRIMARY KEY AUTOINCREMENT, id TEXT NOT NULL UNIQUE, batch_id TEXT REFERENCES batches(id),
+        vessel_id TEXT, at TEXT NOT NULL, received_at TEXT NOT NULL, device TEXT NOT NULL, count INTEGER NOT NULL, kind TEXT NOT NULL,
+        planned TEXT, strikes TEXT, body TEXT NOT NULL, CHECK ((batch_id IS NULL) <> (vessel_id IS NULL)))`,
+      `CREATE INDEX events_batch ON events (batch_id, seq)`,
+      `CREATE INDEX events_vessel ON events (vessel_id, seq) WHERE vessel_id IS NOT NULL`,
+      `CREATE INDEX events_planned ON events (batch_id, planned) WHERE planned IS NOT NULL`,
+      `CREATE INDEX events_kind ON events (batch_id, kind)`,
+      `CREATE INDEX events_strikes ON events (strikes) WHERE strikes IS NOT NULL`,
+      `CREATE INDEX events_device ON events (device, count)`,
+      `CREATE TABLE batch_dyes (batch_id TEXT NOT NULL REFERENCES batches(id), pass TEXT NOT NULL, line TEXT NOT NULL, dye_id TEXT NOT NULL,
+        grams REAL NOT NULL, standard_grams REAL NOT NULL, additions INTEGER NOT NULL, first_seq INTEGER NOT NULL,
+        PRIMARY KEY (batch_id, pass, line, dye_id))`,
+      `CREATE TABLE jar_draws (seq INTEGER PRIMARY KEY AUTOINCREMENT, stock_id TEXT NOT NULL REFERENCES stocks(id),
+        event_id TEXT NOT NULL REFERENCES events(id), ml REAL NOT NULL)`,
+      `CREATE INDEX jar_draws_stock ON jar_draws (stock_id, ml)`,
+      `CREATE INDEX jar_draws_event ON jar_draws (event_id)`,
+      recordsToEvents,
+      `DROP TABLE stock_draws`,
+      `DROP TABLE batch_entries`,
+      `ALTER TABLE batches DROP COLUMN formulation`,
+      `CREATE INDEX batches_again ON batches (again_of)`,
+      `CREATE INDEX batches_colorway ON batches (colorway_id, colorway_version)`,
+      ...appendOnly('batch_plans'),
+      ...appendOnly('events'),
+      ...appendOnly('jar_draws'),
     ],
   },
 ];

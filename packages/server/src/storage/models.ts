@@ -12,8 +12,7 @@ import type {
   BatchSummary,
   Colorway,
   Dye,
-  Entry,
-  Formulation,
+  DyeTotal,
   Pattern,
   Pot,
   Recipe,
@@ -60,22 +59,39 @@ export interface ColorwayRow {
 export interface BatchRow extends BatchSummary {
   colorwayVersion: number | null;
   againOf: string | null;
-  formulation: Formulation;
   search: string;
 }
-export interface EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
+/** What a batch was begun from: as JSON text, read and checked by whoever needs it. Never changes. */
+export interface BatchPlanRow {
+  batchId: string;
+  formulation: string;
+  card: string;
+}
+export interface EventRow extends Model<InferAttributes<EventRow>, InferCreationAttributes<EventRow>> {
   seq: CreationOptional<number>;
   id: string;
-  batchId: string;
+  batchId: string | null;
+  vesselId: string | null;
   at: string;
   receivedAt: string;
-  kind: Entry['kind'];
-  body: Entry;
+  device: string;
+  count: number;
+  kind: string;
+  /** The act of the card it does. */
+  planned: string | null;
+  /** The event it takes back. */
+  strikes: string | null;
+  /** The whole event as JSON text. */
+  body: string;
+}
+export interface BatchDyeRow extends DyeTotal {
+  batchId: string;
+  firstSeq: number;
 }
 export interface DrawRow extends Model<InferAttributes<DrawRow>, InferCreationAttributes<DrawRow>> {
   seq: CreationOptional<number>;
   stockId: string;
-  entryId: string;
+  eventId: string;
   ml: number;
 }
 
@@ -90,7 +106,9 @@ export interface Models {
   revisions: ModelStatic<RevisionRow>;
   colorways: ModelStatic<Row<ColorwayRow>>;
   batches: ModelStatic<Row<BatchRow>>;
-  entries: ModelStatic<EntryRow>;
+  batchPlans: ModelStatic<Row<BatchPlanRow>>;
+  events: ModelStatic<EventRow>;
+  batchDyes: ModelStatic<Row<BatchDyeRow>>;
   draws: ModelStatic<DrawRow>;
 }
 
@@ -239,7 +257,6 @@ export function defineModels(sequelize: Sequelize): Models {
         colorwayVersion: { type: DataTypes.INTEGER, allowNull: true },
         againOf: optionalText(),
         startedAt: text(),
-        formulation: json(),
         closedAt: optionalText(),
         wogGrams: real(),
         dosPercent: real(),
@@ -253,23 +270,47 @@ export function defineModels(sequelize: Sequelize): Models {
       },
       table('batches'),
     ),
-    entries: sequelize.define<EntryRow>(
-      'entry',
+    batchPlans: sequelize.define(
+      'batchPlan',
+      { batchId: id(), formulation: text(), card: text() },
+      table('batch_plans'),
+    ),
+    events: sequelize.define<EventRow>(
+      'event',
       {
         seq: sequence(),
         id: text(),
-        batchId: text(),
+        batchId: optionalText(),
+        vesselId: optionalText(),
         at: text(),
         receivedAt: text(),
+        device: text(),
+        count: whole(),
         kind: text(),
-        body: json(),
+        planned: optionalText(),
+        strikes: optionalText(),
+        body: text(),
       },
-      table('batch_entries'),
+      table('events'),
+    ),
+    batchDyes: sequelize.define(
+      'batchDye',
+      {
+        batchId: id(),
+        pass: { ...text(), primaryKey: true },
+        line: { ...text(), primaryKey: true },
+        dyeId: { ...text(), primaryKey: true },
+        grams: real(),
+        standardGrams: real(),
+        additions: whole(),
+        firstSeq: whole(),
+      },
+      table('batch_dyes'),
     ),
     draws: sequelize.define<DrawRow>(
       'draw',
-      { seq: sequence(), stockId: text(), entryId: text(), ml: real() },
-      table('stock_draws'),
+      { seq: sequence(), stockId: text(), eventId: text(), ml: real() },
+      table('jar_draws'),
     ),
   };
 }

@@ -1,100 +1,124 @@
-import { constants, existsSync } from 'node:fs';
-import { access, mkdir } from 'node:fs/promises';
-import path from 'node:path';
+import { existsSync } from 'node:fs';
+import { stat } from 'node:fs/promises';
 import { SequelizeStorage, Umzug } from 'umzug';
+import { clearUnfinished, newestGood } from './copies';
+import { DataFolderError, studioFile, writableFolder } from './dataFolder';
 import { MIGRATIONS } from './migrations';
+import { reasonOf } from './rawFile';
 import { connect, type Storage } from './storage';
+import { clearUnfinishedWork, upgradeOnACopy } from './upgradeOnACopy';
 
-/** A data folder that cannot be used, in a sentence for the person who named it. */
-export class DataFolderError extends Error {
-  override readonly name = 'DataFolderError';
+/** How a data folder is opened. */
+export interface OpenOptions {
+  /** Refuse to make an empty studio where there is none. */
+  mustExist?: boolean;
+  /** The folder is taken for this process already. */
+  locked?: boolean;
+  /** Refuse to bring an older file up to date. */
+  asItIs?: boolean;
 }
 
-/** The data file inside a data folder. */
-export const studioFile = (folder: string): string => path.join(folder, 'studio.sqlite');
-
 /**
- * Opens the studio in a data folder, making an empty one where there is none, and brings an older file up to
- * date after putting a copy of it aside in `backups/`.
+ * Opens the studio in a data folder, making an empty one where there is none, and brings an older file up to date: on
+ * a copy, which takes its place only once it has been checked; the old file stays in `backups`.
  * @throws DataFolderError when the folder cannot be written or the file is not a sound data file
  */
-export async function openStudio(folder: string, options: { mustExist?: boolean } = {}): Promise<Storage> {
+export async function openStudio(folder: string, options: OpenOptions = {}): Promise<Storage> {
   const file = studioFile(folder);
   const isNew = !existsSync(file);
   if (isNew && options.mustExist)
     throw new DataFolderError(`There is no studio in ${folder}: the file studio.sqlite is missing.`);
-  await writable(folder);
-  const storage = await sound(file);
+  await writableFolder(folder);
+  if (isNew) await nothingLost(folder);
+  else if ((await stat(file)).size === 0) throw await unusable(folder, 'is empty, 0 bytes long');
+  await clearUnfinished(folder);
+  await clearUnfinishedWork(folder);
+  const storage = await sound(folder);
   try {
-    await migrate(storage, folder, isNew);
+    const pending = await pendingOf(storage, folder);
+    if (pending.length === 0) return storage;
+    if (isNew) {
+      await migrate(storage);
+      return storage;
+    }
   } catch (error) {
     await storage.close();
     throw error;
   }
-  return storage;
-}
-
-async function writable(folder: string): Promise<void> {
-  try {
-    await mkdir(folder, { recursive: true });
-    await access(folder, constants.W_OK);
-    const file = studioFile(folder);
-    if (existsSync(file)) await access(file, constants.W_OK);
-  } catch (error) {
+  await storage.close();
+  if (options.asItIs)
     throw new DataFolderError(
-      `The data folder ${folder} cannot be written (${(error as NodeJS.ErrnoException).code ?? 'unknown'}). Choose another with YTHRION_DATA.`,
+      `The data file in ${folder} is of an older version. Start Ythrion on it once; that brings it up to date on a copy.`,
     );
-  }
+  await upgradeOnACopy(folder, migrate, options.locked);
+  return sound(folder);
 }
 
-async function sound(file: string): Promise<Storage> {
+/** A folder that has copies but no studio has lost it: an empty one in its place would hide that. */
+async function nothingLost(folder: string): Promise<void> {
+  const good = await newestGood(folder);
+  if (good)
+    throw new DataFolderError(
+      `The file studio.sqlite is missing from ${folder}, though there are copies of it. ${wayBack(good.name)} To begin anew, move the folder away.`,
+    );
+}
+
+const wayBack = (name: string): string =>
+  `The newest good copy is ${name}; “ythrion restore ${name}” puts it in its place.`;
+
+async function unusable(folder: string, what: string): Promise<DataFolderError> {
+  const good = await newestGood(folder);
+  return new DataFolderError(
+    `The data file ${studioFile(folder)} ${what}. It was left as it is. ${good ? wayBack(good.name) : 'There is no good copy of it in the folder backups beside it.'}`,
+  );
+}
+
+async function sound(folder: string): Promise<Storage> {
   let storage: Storage | undefined;
   try {
-    storage = await connect(file);
+    storage = await connect(studioFile(folder));
     const [rows] = await storage.sequelize.query('PRAGMA quick_check(1)');
     const verdict = Object.values((rows[0] ?? {}) as Record<string, string>)[0];
     if (verdict !== 'ok') throw new Error(verdict);
     return storage;
   } catch (error) {
     await storage?.close();
-    const why = (error as Error).message.replace(/^SQLITE_[A-Z]+: /, '');
-    throw new DataFolderError(
-      `The data file ${file} is damaged or not a studio (${why}). It was left as it is; copies from before earlier updates are in the folder backups beside it.`,
-    );
+    const reason = reasonOf(error);
+    if (/full/.test(reason))
+      throw new DataFolderError(`The disk that ${folder} lies on is full. Make room, then start again.`);
+    throw await unusable(folder, `is damaged or not a studio (${reason})`);
   }
 }
 
-async function migrate(storage: Storage, folder: string, isNew: boolean): Promise<void> {
-  const history = new SequelizeStorage({ sequelize: storage.sequelize, tableName: 'migrations' });
-  const umzug = new Umzug({
-    migrations: MIGRATIONS.map(({ name, statements }) => ({
-      name,
-      up: () =>
-        storage.write(async (transaction) => {
-          for (const statement of statements) await storage.sequelize.query(statement, { transaction });
-        }),
-    })),
-    storage: history,
-    logger: undefined,
-  });
-  const executed = await history.executed();
+function history({ sequelize }: Storage): SequelizeStorage {
+  return new SequelizeStorage({ sequelize, tableName: 'migrations' });
+}
+
+/** Migrations that the file has not seen. @throws DataFolderError when it has seen one this version does not know */
+async function pendingOf(storage: Storage, folder: string): Promise<string[]> {
+  const executed = await history(storage).executed();
   const unknown = executed.filter((done) => !MIGRATIONS.some((migration) => migration.name === done));
   if (unknown.length > 0)
     throw new DataFolderError(
       `The data file in ${folder} was written by a newer Ythrion (${unknown[0]}). Use that version to open it.`,
     );
-  const pending = await umzug.pending();
-  if (pending.length === 0) return;
-  if (!isNew) await putCopyAside(storage, folder, pending[0]?.name ?? '');
-  await umzug.up();
+  return MIGRATIONS.map(({ name }) => name).filter((name) => !executed.includes(name));
 }
 
-/** A whole, consistent copy, whatever still sits in the write-ahead log. */
-async function putCopyAside(storage: Storage, folder: string, before: string): Promise<void> {
-  const backups = path.join(folder, 'backups');
-  await mkdir(backups, { recursive: true });
-  const stamp = new Date().toISOString().replaceAll(/[:.]/g, '-');
-  await storage.sequelize.query('VACUUM INTO ?', {
-    replacements: [path.join(backups, `before-${before}-${stamp}.sqlite`)],
+/** Brings an open file up to date, each migration all or nothing. */
+export async function migrate(storage: Storage): Promise<void> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS.map(({ name, steps }) => ({
+      name,
+      up: () =>
+        storage.write(async (transaction) => {
+          for (const step of steps)
+            if (typeof step === 'string') await storage.sequelize.query(step, { transaction });
+            else await step(storage.sequelize, transaction);
+        }),
+    })),
+    storage: history(storage),
+    logger: undefined,
   });
+  await umzug.up();
 }

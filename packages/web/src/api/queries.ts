@@ -4,9 +4,11 @@ import {
   type BatchResponse,
   type BeginBatch,
   type BookPage,
+  type CheckResponse,
   type Colorway,
   type ColorwayOnList,
-  type Entry,
+  type CopiesResponse,
+  type Event,
   type Finding,
   type ImportReport,
   type ShelfResource,
@@ -21,6 +23,7 @@ const KEYS = {
   colorways: ['colorways'],
   batches: ['batches'],
   running: ['running'],
+  copies: ['copies'],
 } as const;
 
 /** A lost answer is asked again, under the same id; a refusal is not. */
@@ -112,16 +115,23 @@ export function useBeginBatch() {
   });
 }
 
-/** Adds an entry to a batch; the answer is the batch as it is now kept. */
-export function useAddEntry(batchId: string) {
+/** Adds an event to a batch's record; once it is acknowledged it stands in what this device shows of it. */
+export function useAddEvent(batchId: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (entry: Entry) => ask<BatchResponse>(`${API.batches}/${batchId}/entries`, 'POST', entry),
+    mutationFn: (event: Event) => ask<Event>(`${API.batches}/${batchId}/events`, 'POST', event),
     retry: retryUnlessRefused,
     retryDelay: 1000,
     scope: { id: `batch-${batchId}` },
-    onSuccess: (batch) => {
-      queries.setQueryData([...KEYS.batches, 'one', batchId], batch);
+    onSuccess: (event) => {
+      const withEvent = (batch: BatchResponse): BatchResponse =>
+        batch.id !== batchId || batch.events.some(({ id }) => id === event.id)
+          ? batch
+          : { ...batch, events: [...batch.events, event] };
+      queries.setQueryData<BatchResponse>(
+        [...KEYS.batches, 'one', batchId],
+        (batch) => batch && withEvent(batch),
+      );
       return Promise.all([
         queries.invalidateQueries({ queryKey: KEYS.running }),
         queries.invalidateQueries({ queryKey: [...KEYS.batches, 'page'] }),
@@ -130,3 +140,27 @@ export function useAddEntry(batchId: string) {
     },
   });
 }
+
+export const useCopies = () =>
+  useQuery({ queryKey: KEYS.copies, queryFn: () => ask<CopiesResponse>(API.copies) });
+
+/** Copies the studio as it stands. */
+export function useMakeCopy() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => ask<CopiesResponse>(API.copies, 'POST', {}),
+    onSuccess: (copies) => queries.setQueryData(KEYS.copies, copies),
+  });
+}
+
+/** Puts a copy in the studio's place; everything shown is asked for anew. */
+export function useGoBackTo() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (name: string) => ask<CopiesResponse>(`${API.copies}/${name}/restore`, 'POST', {}),
+    onSuccess: () => queries.invalidateQueries(),
+  });
+}
+
+/** Looks the whole studio over. */
+export const useCheckStudio = () => useMutation({ mutationFn: () => ask<CheckResponse>(API.check) });

@@ -10,16 +10,22 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import {
   clockTime,
+  ABSURD_DEPTH_PERCENT,
   dayOf,
+  depthWords,
   entryAmount,
-  entryWords,
+  eventWords,
+  figure,
+  goodsWords,
   formatAmount,
   setMethodFacts,
   summarizeBatch,
   type Batch,
   type Dye,
-  type Plan,
   type Recipe,
+  vesselOfCard,
+  weightOfGoods,
+  METHODS,
   type ShelfResponse,
 } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
@@ -36,9 +42,14 @@ export function BatchScreen() {
 }
 
 function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
-  const { plan, state, actual } = useMemo(() => batchView(batch, shelf.dyes), [batch, shelf.dyes]);
-  const summary = useMemo(() => summarizeBatch(batch, batch.entries, shelf.dyes), [batch, shelf.dyes]);
+  const { state, actual, departures, reading } = useMemo(
+    () => batchView(batch, shelf.dyes),
+    [batch, shelf.dyes],
+  );
+  const summary = useMemo(() => summarizeBatch(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch.id);
+  const { set } = batch.formulation.recipe;
+  const vessel = vesselOfCard(batch.card);
   return (
     <Box sx={{ pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 2, p: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -59,7 +70,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             Batch {batch.code}, begun {dayOf(batch.startedAt)} {clockTime(batch.startedAt)}
-            {batch.formulation.pot && `, in ${batch.formulation.pot.name}`}
+            {vessel && `, in ${vessel.name}`}
           </Typography>
           <Typography>
             {state.closed ? (
@@ -131,7 +142,11 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                       <FigureText figure={dye.grams} name={`${dye.dyeName} that went in`} />
                     </TableCell>
                     <TableCell align="right">
-                      <FigureText figure={dye.dos} name={`True depth of ${dye.dyeName}`} />
+                      {dye.dos.value > ABSURD_DEPTH_PERCENT ? (
+                        depthWords(dye.dos.value)
+                      ) : (
+                        <FigureText figure={dye.dos} name={`True depth of ${dye.dyeName}`} />
+                      )}
                     </TableCell>
                     <TableCell align="right">
                       {dye.plannedDos === null ? 'not planned' : formatAmount(dye.plannedDos, '%')}
@@ -147,29 +162,29 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             </Table>
           </Box>
           {actual.recipe && actual.recipe.passes.length > 1 && (
-            <ByPass recipe={actual.recipe} plan={plan} dyes={[...batch.formulation.dyes, ...shelf.dyes]} />
+            <ByPass recipe={actual.recipe} dyes={reading.dyes} />
           )}
           <Typography component="div" sx={{ mt: 1.5 }}>
-            <FigureText figure={plan.wog} name="Weight of goods" /> of {summary.bases}. Bath{' '}
-            <FigureText figure={actual.bath} name="Bath as it was" />
+            <FigureText figure={weightOfGoods(batch.card)} name="Weight of goods" /> of{' '}
+            {goodsWords(batch.card)}. Bath <FigureText figure={actual.bath} name="Bath as it was" />
             {actual.acidPure && (
               <>
                 , with <FigureText figure={actual.acidPure.grams} name="Pure acid that went in" /> of acid
               </>
             )}
-            . Set by {setMethodFacts(plan.set.method).label} at{' '}
-            <FigureText figure={plan.set.temperature} name="Set temperature" /> for{' '}
-            <FigureText figure={plan.set.hold} name="Hold" />.
+            . Set by {setMethodFacts(set.method).label} at{' '}
+            <FigureText figure={figure(set.temperatureC, '°C', 'as decided')} name="Set temperature" /> for{' '}
+            <FigureText figure={figure(set.minutes, 'min', 'as decided')} name="Hold" />.
           </Typography>
           <Typography variant="h2" sx={{ mt: 2 }}>
             Against the plan
           </Typography>
-          {actual.departures.length === 0 ? (
+          {departures.length === 0 ? (
             <Typography>Poured as planned.</Typography>
           ) : (
             <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-              {actual.departures.map((line) => (
-                <li key={line}>
+              {departures.map((line, i) => (
+                <li key={i}>
                   <Typography>{line}</Typography>
                 </li>
               ))}
@@ -179,31 +194,31 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box>
           <Typography variant="h2">What happened</Typography>
           <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {batch.entries.map((entry, i) => (
+            {batch.events.map((event, i) => (
               <Typography
                 component="li"
                 variant="body2"
-                key={entry.id}
+                key={event.id}
                 sx={{
                   py: 0.4,
                   borderBottom: 1,
                   borderColor: 'divider',
-                  textDecoration: state.struck.has(entry.id) ? 'line-through' : 'none',
+                  textDecoration: state.struck.has(event.id) ? 'line-through' : 'none',
                 }}
               >
-                {dayOf(entry.at) !== dayOf(batch.entries[i - 1]?.at ?? batch.startedAt) && (
-                  <strong>{dayOf(entry.at)} </strong>
+                {dayOf(event.at) !== dayOf(batch.events[i - 1]?.at ?? batch.startedAt) && (
+                  <strong>{dayOf(event.at)} </strong>
                 )}
-                {clockTime(entry.at)} {entryWords(entry, plan, [...shelf.dyes, ...batch.formulation.dyes])}
+                {clockTime(event.at)} {eventWords(event, reading)}
               </Typography>
             ))}
-            {batch.entries.length === 0 && <Typography component="li">Nothing yet.</Typography>}
+            {batch.events.length === 0 && <Typography component="li">Nothing yet.</Typography>}
           </Box>
         </Box>
       </Box>
       {state.closed && (
         <Box sx={{ maxWidth: 620 }}>
-          <CheckBar recorder={recorder} state={{ ...state, checks: [], notes: [] }} batch={batch} />
+          <CheckBar recorder={recorder} state={{ ...state, looks: [], notes: [] }} batch={batch} />
         </Box>
       )}
       {!state.closed && state.current === null && (
@@ -216,12 +231,12 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
 }
 
 /** What really went in, pass by pass, each dye on the goods it was for. */
-function ByPass({ recipe, plan, dyes }: { recipe: Recipe; plan: Plan; dyes: readonly Dye[] }) {
+function ByPass({ recipe, dyes }: { recipe: Recipe; dyes: readonly Dye[] }) {
   return (
     <Box component="ol" aria-label="True recipe by pass" sx={{ mt: 1, mb: 0, pl: 2.5 }}>
       {recipe.passes.map((pass) => (
         <Typography component="li" variant="body2" key={pass.id}>
-          {plan.passes.find((planned) => planned.id === pass.id)?.title}:{' '}
+          {METHODS[pass.method.kind].label}:{' '}
           {pass.dyes
             .map(
               (line) =>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useNavigate } from 'react-router';
-import { dayOf, formatAmount, type BatchSummary } from '@ythrion/core';
+import { dayOf, depthWords, formatAmount, type BatchSummary } from '@ythrion/core';
 import { useBook } from '../api/queries';
 
 const COLUMNS: GridColDef<BatchSummary>[] = [
@@ -24,7 +24,7 @@ const COLUMNS: GridColDef<BatchSummary>[] = [
     width: 84,
     align: 'right',
     headerAlign: 'right',
-    valueFormatter: (value: number) => formatAmount(value, '%'),
+    valueFormatter: (value: number) => depthWords(value),
   },
   { field: 'dyes', headerName: 'Dyes', flex: 1.6, minWidth: 160 },
   {

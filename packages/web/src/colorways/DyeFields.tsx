@@ -5,9 +5,9 @@ import {
   entryAmount,
   entryContext,
   entryIn,
-  formatAmount,
   jarFor,
   jarWords,
+  leftWords,
   methodFacts,
   parseQuantity,
   passShare,
@@ -147,7 +147,7 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
           options={[
             ...jars.map((stock) => ({
               value: stock.id,
-              label: `${jarWords(stock)}, ${formatAmount(shelf.stockLeft[stock.id] ?? 0, 'mL')}`,
+              label: `${jarWords(stock)}, ${leftWords(shelf.stockLeft[stock.id] ?? 0)}`,
             })),
             { value: '', label: 'powder, weighed' },
           ]}

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import type { BatchResponse } from '@ythrion/core';
+import { kindWord, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
 import { usePot } from '../pots/usePot';
@@ -57,9 +57,11 @@ function Pot({ batch }: { batch: BatchResponse }) {
         </Typography>
         <Typography variant="body2" noWrap>
           {clock.due ? (
-            <strong>Due now: {state.current?.step.kind}</strong>
+            <strong>Due now: {state.current && kindWord(state.current.line)}</strong>
+          ) : state.current ? (
+            kindWord(state.current.line)
           ) : (
-            (state.current?.step.kind ?? 'judge and close')
+            'judge and close'
           )}{' '}
           · {clock.text}
         </Typography>

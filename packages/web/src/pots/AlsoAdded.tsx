@@ -4,12 +4,15 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
   ACIDS,
-  addedName,
   additionChoices,
+  alsoAdded,
+  amountOf,
   formatAmount,
+  materialName,
   quantityFor,
   type Batch,
-  type BatchState,
+  strikeOut,
+  type RecordState,
   type ShelfResponse,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
@@ -19,7 +22,7 @@ import type { useRecord } from './useRecord';
 export interface AlsoAddedProps {
   batch: Batch;
   shelf: ShelfResponse;
-  state: BatchState;
+  state: RecordState;
   recorder: ReturnType<typeof useRecord>;
 }
 
@@ -33,14 +36,12 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
   const keep = async (): Promise<void> => {
     if (!choice || !amount) return;
     const kept = await recorder.record(
-      {
-        kind: 'added',
-        material: choice.material,
-        amount: amount.value,
-        unit: choice.unit,
-        asWritten: amount.written,
-        note: '',
-      },
+      alsoAdded(
+        batch,
+        state.pass,
+        { material: choice.material, amount: amount.value, unit: choice.unit },
+        amount.written,
+      ),
       `Also added: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
     );
     if (kept) {
@@ -50,22 +51,27 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
   };
   return (
     <Box component="section" aria-label="Also added" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
-      {state.added.map((entry) => (
-        <Box key={entry.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
-          <Typography sx={{ flex: 1 }}>
-            ✓ Also added <strong>{formatAmount(entry.amount, entry.unit)}</strong>
-            {entry.asWritten !== '' && ` (${entry.asWritten})`} of{' '}
-            {addedName(entry.material, [...shelf.dyes, ...batch.formulation.dyes])}
-          </Typography>
-          <Button
-            size="small"
-            disabled={recorder.busy}
-            onClick={() => void recorder.record({ kind: 'struck', entryId: entry.id, why: '' })}
-          >
-            Take back
-          </Button>
-        </Box>
-      ))}
+      {state.added.map((event) => {
+        const measured = amountOf(event.act);
+        return (
+          measured && (
+            <Box key={event.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
+              <Typography sx={{ flex: 1 }}>
+                ✓ Also added <strong>{formatAmount(measured.amount, measured.unit)}</strong>
+                {event.written !== '' && ` (${event.written})`} of{' '}
+                {materialName(measured.material, [...shelf.dyes, ...batch.formulation.dyes])}
+              </Typography>
+              <Button
+                size="small"
+                disabled={recorder.busy}
+                onClick={() => void recorder.record(strikeOut(event))}
+              >
+                Take back
+              </Button>
+            </Box>
+          )
+        );
+      })}
       {!open && (
         <Button fullWidth variant="outlined" size="large" onClick={() => setOpen(true)}>
           Also added …
@@ -114,7 +120,7 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
       )}
       {open && choice?.material.kind === 'acid' && (
         <Typography variant="body2" sx={{ mt: 1 }}>
-          {ACIDS[choice.material.material].label}: acid into water, never near bleach.
+          {ACIDS[choice.material.acid].label}: acid into water, never near bleach.
         </Typography>
       )}
     </Box>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { BATH_READINGS, clockTime, formatAmount, type Batch, type BatchState } from '@ythrion/core';
+import { BATH_READINGS, clockTime, formatAmount, looked, type Batch, type RecordState } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import { PhAdviceLine } from './PhAdviceLine';
@@ -16,17 +16,14 @@ export function CheckBar({
   batch,
 }: {
   recorder: ReturnType<typeof useRecord>;
-  state: BatchState;
+  state: RecordState;
   batch: Batch;
 }) {
   const [note, setNote] = useState('');
   const [ph, setPh] = useState<number>();
   const keepPh = async (): Promise<void> => {
     if (ph === undefined) return;
-    const kept = await recorder.record(
-      { kind: 'checked', of: 'bath', reading: formatAmount(ph, 'pH'), temperatureC: null, ph },
-      'pH kept.',
-    );
+    const kept = await recorder.record(looked(state.pass, 'bath', formatAmount(ph, 'pH'), ph), 'pH kept.');
     if (kept) setPh(undefined);
   };
   const keepNote = async (): Promise<void> => {
@@ -43,22 +40,20 @@ export function CheckBar({
             variant="outlined"
             disabled={recorder.busy}
             sx={{ minWidth: 92 }}
-            onClick={() =>
-              void recorder.record(
-                { kind: 'checked', of: 'bath', reading, temperatureC: null, ph: null },
-                `Bath ${reading}.`,
-              )
-            }
+            onClick={() => void recorder.record(looked(state.pass, 'bath', reading), `Bath ${reading}.`)}
           >
             {reading}
           </Button>
         ))}
       </Box>
-      {state.checks.map((check) => (
-        <Typography variant="body2" key={check.id}>
-          {clockTime(check.at)} {check.of} {check.reading}
-        </Typography>
-      ))}
+      {state.looks.map(
+        ({ id, at, act }) =>
+          act.kind === 'look' && (
+            <Typography variant="body2" key={id}>
+              {clockTime(at)} {act.of} {act.answer}
+            </Typography>
+          ),
+      )}
       {state.notes.map((entry) => (
         <Typography variant="body2" key={entry.id}>
           {clockTime(entry.at)} {entry.text}

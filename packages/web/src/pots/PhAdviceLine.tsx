@@ -1,14 +1,11 @@
 import { useMemo } from 'react';
 import Typography from '@mui/material/Typography';
-import { formatAmount, phAdvice, phRange, planFormulation, type Batch } from '@ythrion/core';
+import { formatAmount, phAdvice, phRange, type Batch } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 
 /** What the latest measured pH asks for, in place of the expected one. */
 export function PhAdviceLine({ batch }: { batch: Batch }) {
-  const advice = useMemo(
-    () => phAdvice(batch.formulation, planFormulation(batch.formulation), batch.entries),
-    [batch],
-  );
+  const advice = useMemo(() => phAdvice(batch), [batch]);
   if (!advice) return null;
   const { correction } = advice;
   const measured = `${formatAmount(advice.measured, 'pH')} measured, usual for these dyes ${phRange(advice.window)}.`;

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { clockTime, type BatchResponse } from '@ythrion/core';
+import { clockTime, titleOf, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
@@ -34,7 +34,7 @@ export function PotsScreen() {
 }
 
 function PotLine({ batch }: { batch: BatchResponse }) {
-  const { state, level, clock } = usePot(batch);
+  const { state, level, clock, reading } = usePot(batch);
   return (
     <ButtonBase
       component={Link}
@@ -59,7 +59,7 @@ function PotLine({ batch }: { batch: BatchResponse }) {
           {clock.due ? `Due now, ${clock.text}` : clock.text}
         </Typography>
         <Typography sx={{ mt: 0.5 }}>
-          {state.current ? state.current.step.title : 'Judge it dry, then close it.'}
+          {state.current ? titleOf(state.current.line, reading) : 'Judge it dry, then close it.'}
         </Typography>
         <Typography variant="body2" color="text.secondary">
           {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code} · begun {clockTime(batch.startedAt)}

@@ -3,7 +3,14 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { potClock, type Batch, type ShelfResponse } from '@ythrion/core';
+import {
+  goodsWords,
+  potClock,
+  vesselOfCard,
+  weightOfGoods,
+  type Batch,
+  type ShelfResponse,
+} from '@ythrion/core';
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
@@ -22,7 +29,7 @@ export function PourCardScreen() {
 
 function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const now = useNow(5);
-  const { state, level, plan } = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
+  const { state, level, reading } = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch.id);
   const clock = potClock(state, now);
   const closed = state.closed !== null;
@@ -35,9 +42,8 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             {batch.name}
           </Typography>
           <Typography variant="body2" color="text.secondary">
-            {batch.code} · {batch.formulation.pot?.name ?? 'no pot named'} ·{' '}
-            <Amount value={plan.wog.value} unit="g" px={14} /> ·{' '}
-            {plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')}
+            {batch.code} · {vesselOfCard(batch.card)?.name ?? 'no pot named'} ·{' '}
+            <Amount value={weightOfGoods(batch.card).value} unit="g" px={14} /> · {goodsWords(batch.card)}
           </Typography>
           <Typography
             sx={
@@ -64,13 +70,14 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         </Typography>
       )}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {state.steps.map((line) => (
+        {state.lines.map((line) => (
           <StepLine
-            key={line.step.id}
+            key={line.line.id}
             line={line}
             current={line === state.current}
             closed={closed}
             now={now}
+            reading={reading}
             shelf={shelf}
             recorder={recorder}
             acknowledged={state.acknowledged}

@@ -1,17 +1,25 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
+  amountOf,
   CAUTIONS,
   clockTime,
   dueAtOf,
   formatAmount,
+  lineBegun,
+  lineDone,
+  lineWords,
+  minutesSince,
   MUST_ACKNOWLEDGE,
   quantityFor,
+  strikeOut,
   type CautionName,
+  type LineState,
+  type LineWords,
+  type Reading,
   type ShelfResponse,
-  type StepState,
 } from '@ythrion/core';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
@@ -19,31 +27,27 @@ import { QuantityField } from '../parts/QuantityField';
 import type { useRecord } from './useRecord';
 
 export interface StepLineProps {
-  line: StepState;
+  line: LineState;
   current: boolean;
   closed: boolean;
   now: number;
+  /** What the line is put into words with. */
+  reading: Reading;
   shelf: ShelfResponse;
   recorder: ReturnType<typeof useRecord>;
   /** Cautions acknowledged in this batch. */
   acknowledged: readonly CautionName[];
 }
 
-/** One step of the card: small when done, large when it is its turn, waiting in between. */
-export function StepLine({ line, current, closed, now, shelf, recorder, acknowledged }: StepLineProps) {
-  if (line.status === 'done') return <DoneLine line={line} closed={closed} recorder={recorder} />;
-  if (current && !closed)
-    return (
-      <CurrentLine
-        key={line.step.id}
-        line={line}
-        now={now}
-        shelf={shelf}
-        recorder={recorder}
-        acknowledged={acknowledged}
-      />
-    );
-  const needsWord = line.step.cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
+type LineProps = Omit<StepLineProps, 'reading' | 'current'> & { words: LineWords };
+
+/** One line of the card: small when done, large when it is its turn, waiting in between. */
+export function StepLine({ reading, current, ...props }: StepLineProps) {
+  const { line, closed, acknowledged, recorder } = props;
+  const words = useMemo(() => lineWords(line.line, reading), [line.line, reading]);
+  if (line.status === 'done') return <DoneLine {...props} words={words} />;
+  if (current && !closed) return <CurrentLine key={line.line.id} {...props} words={words} />;
+  const needsWord = line.line.cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
   return (
     <Box
       component="li"
@@ -61,48 +65,31 @@ export function StepLine({ line, current, closed, now, shelf, recorder, acknowle
       <Typography component="span" aria-hidden sx={{ width: 22 }}>
         ○
       </Typography>
-      <Typography sx={{ flex: 1 }}>{line.step.title}</Typography>
-      {line.step.measure && (
-        <Amount value={line.step.measure.amount.value} unit={line.step.measure.unit} px={19} />
-      )}
-      {line.step.measure && !closed && !needsWord && <SkipAhead line={line} recorder={recorder} />}
+      <Typography sx={{ flex: 1 }}>{words.title}</Typography>
+      {words.measure && <Amount value={words.measure.amount.value} unit={words.measure.unit} px={19} />}
+      {words.measure && !closed && !needsWord && <SkipAhead line={line} words={words} recorder={recorder} />}
     </Box>
   );
 }
 
 /** A later pour may be made before its turn. */
-function SkipAhead({ line, recorder }: Pick<StepLineProps, 'line' | 'recorder'>) {
-  const { measure } = line.step;
-  if (!measure) return null;
+function SkipAhead({ line, words, recorder }: Pick<LineProps, 'line' | 'words' | 'recorder'>) {
   return (
     <Button
       variant="outlined"
       disabled={recorder.busy}
-      aria-label={`Poured as planned: ${line.step.title}`}
-      onClick={() =>
-        void recorder.record(
-          {
-            kind: 'poured',
-            stepId: line.step.id,
-            amount: measure.amount.value,
-            unit: measure.unit,
-            asWritten: '',
-          },
-          `${line.step.title}: poured.`,
-        )
-      }
+      aria-label={`Poured as planned: ${words.title}`}
+      onClick={() => void recorder.record(lineDone(line.line), `${words.title}: poured.`)}
     >
       Poured
     </Button>
   );
 }
 
-function DoneLine({ line, closed, recorder }: Pick<StepLineProps, 'line' | 'closed' | 'recorder'>) {
-  const { measure } = line.step;
-  const off =
-    measure &&
-    line.poured &&
-    Math.abs(line.poured.amount - measure.amount.value) > 0.005 * measure.amount.value;
+function DoneLine({ line, words, closed, recorder }: LineProps) {
+  const asked = amountOf(line.line.act);
+  const got = line.done && amountOf(line.done.act);
+  const off = asked && got && Math.abs(got.amount - asked.amount) > 0.005 * asked.amount;
   return (
     <Box
       component="li"
@@ -120,14 +107,14 @@ function DoneLine({ line, closed, recorder }: Pick<StepLineProps, 'line' | 'clos
         ✓
       </Typography>
       <Typography variant="body2" sx={{ flex: 1 }}>
-        {line.step.title}
-        {line.poured && (
+        {words.title}
+        {got && (
           <>
-            , <strong>{formatAmount(line.poured.amount, line.poured.unit)}</strong>
-            {line.poured.asWritten !== '' && ` (${line.poured.asWritten})`}
+            , <strong>{formatAmount(got.amount, got.unit)}</strong>
+            {line.done?.written && ` (${line.done.written})`}
           </>
         )}
-        {off && `, planned ${formatAmount(measure.amount.value, measure.unit)}`}
+        {off && `, planned ${formatAmount(asked.amount, asked.unit)}`}
         {line.doneAt && (
           <Typography component="span" variant="caption" color="text.secondary">
             {' '}
@@ -135,12 +122,12 @@ function DoneLine({ line, closed, recorder }: Pick<StepLineProps, 'line' | 'clos
           </Typography>
         )}
       </Typography>
-      {!closed && line.entryId && (
+      {!closed && line.done && (
         <Button
           size="small"
-          aria-label={`Take back: ${line.step.title}`}
+          aria-label={`Take back: ${words.title}`}
           disabled={recorder.busy}
-          onClick={() => void recorder.record({ kind: 'struck', entryId: line.entryId ?? '', why: '' })}
+          onClick={() => line.done && void recorder.record(strikeOut(line.done))}
         >
           Take back
         </Button>
@@ -149,19 +136,12 @@ function DoneLine({ line, closed, recorder }: Pick<StepLineProps, 'line' | 'clos
   );
 }
 
-function CurrentLine({
-  line,
-  now,
-  shelf,
-  recorder,
-  acknowledged,
-}: Pick<StepLineProps, 'line' | 'now' | 'shelf' | 'recorder' | 'acknowledged'>) {
-  const { step } = line;
+function CurrentLine(props: LineProps) {
+  const { line, words, recorder, acknowledged } = props;
+  const { cautions } = line.line;
   // Open powder is acknowledged once in a batch, then never asked again.
-  const mustAcknowledge =
-    step.cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
-  const shown = step.cautions.filter((name) => !acknowledged.includes(name));
-  const [other, setOther] = useState(false);
+  const mustAcknowledge = cautions.includes(MUST_ACKNOWLEDGE) && !acknowledged.includes(MUST_ACKNOWLEDGE);
+  const shown = cautions.filter((name) => !acknowledged.includes(name));
   const place = useRef<HTMLLIElement>(null);
   useEffect(() => {
     place.current?.scrollIntoView({ block: 'nearest' });
@@ -181,9 +161,9 @@ function CurrentLine({
       }}
     >
       <Typography variant="h1" component="h2" sx={{ fontSize: 24, mb: 1 }}>
-        {step.title}
+        {words.title}
       </Typography>
-      {step.detail && <Typography sx={{ mb: 1 }}>{step.detail}</Typography>}
+      {words.detail && <Typography sx={{ mb: 1 }}>{words.detail}</Typography>}
       {shown.map((name) => (
         <Typography key={name} variant="body2" sx={{ mb: 1, borderLeft: 3, pl: 1 }}>
           {CAUTIONS[name]}
@@ -199,34 +179,33 @@ function CurrentLine({
         >
           Mask, gloves and eye cover are on
         </Button>
-      ) : step.measure ? (
-        <MeasureActions line={line} shelf={shelf} other={other} setOther={setOther} recorder={recorder} />
+      ) : words.measure ? (
+        <MeasureActions {...props} measure={words.measure} />
       ) : (
-        <WaitActions line={line} now={now} recorder={recorder} />
+        <WaitActions {...props} />
       )}
     </Box>
   );
 }
 
-interface MeasureProps extends Pick<StepLineProps, 'line' | 'shelf' | 'recorder'> {
-  other: boolean;
-  setOther: (other: boolean) => void;
-}
-
-function MeasureActions({ line, shelf, other, setOther, recorder }: MeasureProps) {
-  const { step } = line;
+function MeasureActions({
+  line,
+  words,
+  measure,
+  shelf,
+  recorder,
+}: LineProps & { measure: NonNullable<LineWords['measure']> }) {
+  const [other, setOther] = useState(false);
   const [really, setReally] = useState<{ value: number; written: string }>();
-  const { measure } = step;
-  if (!measure) return null;
-  const pour = (amount: number, asWritten: string): Promise<boolean> =>
+  const pour = (amount: number, written: string): Promise<boolean> =>
     recorder.record(
-      { kind: 'poured', stepId: step.id, amount, unit: measure.unit, asWritten },
-      `${step.title}: ${formatAmount(amount, measure.unit)}.`,
+      lineDone(line.line, { amount }, written),
+      `${words.title}: ${formatAmount(amount, measure.unit)}.`,
     );
   return (
     <>
       <Box sx={{ mb: 2 }}>
-        <FigureText figure={measure.amount} name={step.title} px={60} bare />
+        <FigureText figure={measure.amount} name={words.title} px={60} bare />
         {measure.tool && (
           <Typography component="span" sx={{ ml: 1.5, fontSize: 19 }}>
             {measure.tool}
@@ -272,10 +251,13 @@ function MeasureActions({ line, shelf, other, setOther, recorder }: MeasureProps
   );
 }
 
-function WaitActions({ line, now, recorder }: Pick<StepLineProps, 'line' | 'now' | 'recorder'>) {
-  const { step } = line;
-  const done = (): void => void recorder.record({ kind: 'done', stepId: step.id }, `${step.title}: done.`);
-  if (!step.wait)
+function WaitActions({ line, words, now, recorder }: LineProps) {
+  const done = (): void =>
+    void recorder.record(
+      lineDone(line.line, { minutes: minutesSince(line.begunAt, Date.now()) }),
+      `${words.title}: done.`,
+    );
+  if (!words.wait)
     return (
       <Button fullWidth variant="contained" size="large" disabled={recorder.busy} onClick={done}>
         Done
@@ -286,15 +268,15 @@ function WaitActions({ line, now, recorder }: Pick<StepLineProps, 'line' | 'now'
     return (
       <>
         <Box sx={{ mb: 2 }}>
-          <Amount value={step.wait.value} unit="min" px={48} />
-          {step.wait.sureness === 'estimate' && <Typography component="span"> about</Typography>}
+          <Amount value={words.wait.value} unit="min" px={48} />
+          {words.wait.sureness === 'estimate' && <Typography component="span"> about</Typography>}
         </Box>
         <Button
           fullWidth
           variant="contained"
           size="large"
           disabled={recorder.busy}
-          onClick={() => void recorder.record({ kind: 'begun', stepId: step.id }, `${step.title}: begun.`)}
+          onClick={() => void recorder.record(lineBegun(line.line), `${words.title}: begun.`)}
         >
           Begin, start the clock
         </Button>

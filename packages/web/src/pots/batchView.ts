@@ -1,16 +1,19 @@
-import { actualRecipe, type ActualRecipe, type Batch, type Dye } from '@ythrion/core';
+import { actualRecipe, departures, type ActualRecipe, type Batch, type Dye } from '@ythrion/core';
 import { potView, type PotView } from './potView';
 
 /** Everything a screen shows of one batch, computed in one place. */
 export interface BatchView extends PotView {
   actual: ActualRecipe;
+  /** Where it left its card, one sentence each. */
+  departures: string[];
 }
 
-/** `potView` with what the batch really was. @param dyes every dye its entries may name */
+/** `potView` with what the batch really was. @param dyes the dyes on the shelf */
 export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
   const pot = potView(batch, dyes);
   return {
     ...pot,
-    actual: actualRecipe(batch.formulation, pot.plan, batch.entries, [...batch.formulation.dyes, ...dyes]),
+    actual: actualRecipe(batch, dyes),
+    departures: departures(batch, pot.reading.dyes),
   };
 }

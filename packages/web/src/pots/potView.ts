@@ -1,17 +1,25 @@
-import { batchState, planFormulation, type Batch, type BatchState, type Dye, type Plan } from '@ythrion/core';
+import {
+  recordState,
+  vesselOfCard,
+  type Batch,
+  type Dye,
+  type Reading,
+  type RecordState,
+} from '@ythrion/core';
 
 /** What a pot shows of its batch. */
 export interface PotView {
-  plan: Plan;
-  state: BatchState;
+  state: RecordState;
+  /** What the card's lines are put into words with. */
+  reading: Reading;
   /** How full the pot is, 0 to 1. */
   level: number;
 }
 
-/** A batch's plan and where it stands. @param dyes the dyes on the shelf, for the color of what was added unplanned */
+/** Where a batch stands, and how full its pot is. @param dyes the dyes on the shelf, for what was added unplanned */
 export function potView(batch: Batch, dyes: readonly Dye[]): PotView {
-  const plan = planFormulation(batch.formulation);
-  const state = batchState(plan, [...batch.formulation.dyes, ...dyes], batch.entries, batch.startedAt);
-  const capacity = batch.formulation.pot?.capacityMl ?? (plan.passes[0]?.bath.value ?? 1) * 1.5;
-  return { plan, state, level: state.bath.volumeMl / capacity };
+  const known = [...batch.formulation.dyes, ...dyes];
+  const state = recordState(batch, batch.events, known);
+  const capacity = vesselOfCard(batch.card)?.capacityMl ?? (batch.card.passes[0]?.bathMl ?? 1) * 1.5;
+  return { state, reading: { batch, dyes: known }, level: state.bath.volumeMl / capacity };
 }

@@ -8,6 +8,7 @@ import {
   formatAmount,
   jarAgeDays,
   jarWords,
+  leftWords,
   methodFacts,
   OLD_STOCK_DAYS,
   toolUnit,
@@ -105,7 +106,7 @@ const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
         id: stock.id,
         retired: stock.retired,
         name: `${dye?.name ?? ''} ${jarWords(stock)}`,
-        words: `${formatAmount(left, 'mL')} left${stock.madeOn ? `, made ${stock.madeOn}` : ''}${old ? ', old: shake and test it' : ''}`,
+        words: `${leftWords(left)}${stock.madeOn ? `, made ${stock.madeOn}` : ''}${old ? ', old: shake and test it' : ''}`,
         picture: (
           <Jar
             swatchHex={dye?.swatchHex ?? '#888888'}

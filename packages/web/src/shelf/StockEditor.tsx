@@ -3,7 +3,14 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { useWatch } from 'react-hook-form';
-import { formatAmount, gramsInStock, stockSchema, type ShelfResponse, type Stock } from '@ythrion/core';
+import {
+  formatAmount,
+  gramsInStock,
+  leftWords,
+  stockSchema,
+  type ShelfResponse,
+  type Stock,
+} from '@ythrion/core';
 import { EditorFrame } from './EditorFrame';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
@@ -37,7 +44,7 @@ export function StockEditor({ stock, shelf }: { stock: Stock; shelf: ShelfRespon
       </Box>
       <Typography>
         That is <strong>{formatAmount(gramsInStock(volumeMl, strengthPercent), 'g')}</strong> of powder made
-        up to {formatAmount(volumeMl, 'mL')}. Left in the jar: <strong>{formatAmount(left, 'mL')}</strong>.
+        up to {formatAmount(volumeMl, 'mL')}. In the jar: <strong>{leftWords(left)}</strong>.
         {stock.weighedGrams !== null && ` The scale showed ${formatAmount(stock.weighedGrams, 'g')}.`}
       </Typography>
       <Box>

@@ -8,6 +8,7 @@ import { Controller } from 'react-hook-form';
 import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useImportDocument, usePutStudio } from '../api/queries';
+import { CopiesPanel } from './CopiesPanel';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
@@ -81,6 +82,7 @@ export function StudioEditor({ studio }: { studio: Studio }) {
           Keep the change
         </Button>
       </Box>
+      <CopiesPanel />
       <Box sx={{ display: 'grid', gap: 1 }}>
         <Typography variant="h2">All of it as one file</Typography>
         <Typography variant="body2">

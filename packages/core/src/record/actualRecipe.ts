@@ -1,0 +1,108 @@
+import { acidTotal, type ActualAcid } from './acidTotal';
+import { depthOfShade } from '../amounts/dyeMass';
+import { figure, type Figure } from '../figure/figure';
+import type { Recipe } from '../recipe/recipe';
+import type { Dye } from '../shelf/dye';
+import { formatAmount } from '../units/formatQuantity';
+import {
+  additionsOf,
+  dyeGramsOf,
+  liquidMl,
+  mainJar,
+  standardGramsOf,
+  untickedWater,
+  type PotAddition,
+} from './additions';
+import type { Batch } from './batch';
+import { weightOfGoods } from './cardGoods';
+import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
+import { trueRecipe } from './trueRecipe';
+
+/** One dye as it really went in. */
+export interface ActualDye {
+  dyeId: string;
+  dyeName: string;
+  /** The jar most of it came from; null for powder. */
+  stockId: string | null;
+  grams: Figure;
+  /** On all the goods. */
+  dos: Figure;
+  /** What the card asked for on all the goods, %; null when the dye was not on it. */
+  plannedDos: number | null;
+  /** Number of separate additions. */
+  additions: number;
+}
+
+/** What a batch really was. */
+export interface ActualRecipe {
+  dyes: ActualDye[];
+  bath: Figure;
+  acidPure: ActualAcid | null;
+  /** The true recipe, ready to be dyed again; null while no dye has gone in. */
+  recipe: Recipe | null;
+}
+
+/**
+ * From what was really measured back to % depth of shade. Every standing event counts once, each in its own unit and
+ * with its own strength; a planned line that was never ticked did not go in.
+ * @param dyes dyes on the shelf, for the names of what was not in the recipe
+ */
+export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
+  const additions = additionsOf(batch.events);
+  const found = actualDyes(batch, additions, [...batch.formulation.dyes, ...dyes]);
+  return {
+    dyes: found,
+    bath: bathInAll(batch, additions),
+    acidPure: acidTotal(additions),
+    recipe: found.length === 0 ? null : trueRecipe(batch, additions),
+  };
+}
+
+function actualDyes({ card }: Batch, additions: readonly PotAddition[], dyes: readonly Dye[]): ActualDye[] {
+  const wog = weightOfGoods(card).value;
+  const asked = new Map(depthsOnGoods(askedTotals(card), wog).map((one) => [one.dyeId, one.dosPercent]));
+  const byDye = new Map<string, PotAddition[]>();
+  for (const addition of additions)
+    if (addition.material.kind === 'dye')
+      byDye.set(addition.material.dyeId, [...(byDye.get(addition.material.dyeId) ?? []), addition]);
+  return [...byDye].map(([dyeId, mine]) => {
+    const total = mine.reduce((sum, addition) => sum + dyeGramsOf(addition), 0);
+    const standard = mine.reduce((sum, addition) => sum + standardGramsOf(addition), 0);
+    return {
+      dyeId,
+      dyeName: dyeName(dyeId, dyes),
+      stockId: mainJar(mine),
+      grams: figure(
+        total,
+        'g',
+        mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
+      ),
+      dos: figure(
+        depthOfShade(standard, wog, 1),
+        '%',
+        `100 × ${formatAmount(standard, 'g')}${standard === total ? '' : ' of standard strength'} ÷ ${formatAmount(wog, 'g')} of goods`,
+      ),
+      plannedDos: asked.get(dyeId) ?? null,
+      additions: mine.length,
+    };
+  });
+}
+
+function plainAmount({ unit, amount, material }: PotAddition): string {
+  return unit === 'mL' && material.kind === 'dye'
+    ? `${formatAmount(amount, 'mL')} of ${material.strengthPercent} %`
+    : formatAmount(amount, unit);
+}
+
+/** Liquid that went into the pot, over every pass; planned water stands in where nobody ticked it. */
+function bathInAll({ card, events }: Batch, additions: readonly PotAddition[]): Figure {
+  const poured = liquidMl(additions);
+  const missing = untickedWater(card, events);
+  return missing === 0
+    ? figure(poured, 'mL', 'everything liquid that was poured')
+    : figure(
+        poured + missing,
+        'mL',
+        `${formatAmount(poured, 'mL')} poured + ${formatAmount(missing, 'mL')} planned water, which was not ticked`,
+      );
+}

@@ -1,0 +1,62 @@
+import { ACIDS } from '../acid/acidDose';
+import type { Shelf } from '../recipe/materials';
+import type { Formulation } from '../recipe/recipe';
+import type { Dye } from '../shelf/dye';
+import type { MeasuredOut } from '../process/amountOf';
+
+/** One thing that could go into a pot unplanned, and how it is measured. */
+export interface AdditionChoice {
+  key: string;
+  label: string;
+  unit: 'mL' | 'g';
+  material: MeasuredOut['material'];
+  /** Known for a powder that was weighed by the spoon. */
+  gramsPerTeaspoon: number | null;
+}
+
+/** Everything at hand that could be added: this recipe's jars first, then the other jars, powders, acids and water. */
+export function additionChoices(shelf: Shelf, formulation: Formulation): AdditionChoice[] {
+  const planned = new Set(formulation.stocks.map((stock) => stock.id));
+  const jars = shelf.stocks
+    .filter((stock) => !stock.retired)
+    .toSorted((a, b) => Number(planned.has(b.id)) - Number(planned.has(a.id)));
+  const dyeOf = (id: string): Dye | undefined => shelf.dyes.find((dye) => dye.id === id);
+  return [
+    ...jars.map((jar): AdditionChoice => ({
+      key: `jar-${jar.id}`,
+      label: `${dyeOf(jar.dyeId)?.name ?? ''} ${jar.strengthPercent} %`,
+      unit: 'mL',
+      gramsPerTeaspoon: null,
+      material: {
+        kind: 'dye',
+        dyeId: jar.dyeId,
+        stockId: jar.id,
+        strengthPercent: jar.strengthPercent,
+        lotStrength: dyeOf(jar.dyeId)?.lotStrength ?? 1,
+      },
+    })),
+    { key: 'water', label: 'water', unit: 'mL', material: { kind: 'water' }, gramsPerTeaspoon: null },
+    ...(['vinegar', 'citric'] as const).map((material): AdditionChoice => ({
+      key: material,
+      label: ACIDS[material].label,
+      unit: ACIDS[material].unit,
+      gramsPerTeaspoon: null,
+      material: { kind: 'acid', acid: material, strengthPercent: ACIDS[material].usualStrength },
+    })),
+    ...shelf.dyes
+      .filter((dye) => !dye.retired)
+      .map((dye): AdditionChoice => ({
+        key: `powder-${dye.id}`,
+        label: `${dye.name} powder`,
+        unit: 'g',
+        gramsPerTeaspoon: dye.gramsPerTeaspoon,
+        material: {
+          kind: 'dye',
+          dyeId: dye.id,
+          stockId: null,
+          strengthPercent: null,
+          lotStrength: dye.lotStrength,
+        },
+      })),
+  ];
+}

@@ -1,0 +1,174 @@
+import { FieldError } from '../figure/fieldError';
+import { amountOf, minutesOf } from '../process/amountOf';
+import type { Act } from '../process/act';
+import { quantityFor } from '../recipe/quantityFor';
+import type { CautionName } from '../recipe/cautionNames';
+import { judge } from '../units/parseQuantity';
+import { formatAmount } from '../units/formatQuantity';
+import { cardAct, type Card } from './card';
+import type { Event, EventOf } from './event';
+
+/** A jar or a dye as far as an event is held against it. */
+export interface KnownMaterials {
+  dyes: readonly { id: string; name: string }[];
+  stocks?: readonly { id: string; dyeId: string }[];
+}
+
+/** What a record already holds, as far as one more event hangs on it. */
+export interface RecordSoFar {
+  closed: boolean;
+  isDone(planned: string): boolean;
+  isAcknowledged(caution: CautionName): boolean;
+  /** The event of this batch with that id; undefined when there is none. */
+  find(eventId: string): Event | undefined;
+  isStruck(eventId: string): boolean;
+}
+
+/** A record as it grows, event by event. */
+export interface GrowingRecord extends RecordSoFar {
+  add(event: Event): void;
+}
+
+/** A record that holds nothing yet, or these events. */
+export function growingRecord(events: readonly Event[] = []): GrowingRecord {
+  const all = new Map<string, Event>();
+  const struck = new Set<string>();
+  const doneBy = new Map<string, string>();
+  const stands = (kind: Event['kind'], fits: (event: Event) => boolean = () => true): boolean =>
+    [...all.values()].some((event) => event.kind === kind && !struck.has(event.id) && fits(event));
+  const record: GrowingRecord = {
+    get closed() {
+      return stands('closed');
+    },
+    isDone: (planned) => doneBy.has(planned),
+    isAcknowledged: (caution) =>
+      stands('acknowledged', (event) => event.kind === 'acknowledged' && event.caution === caution),
+    find: (id) => all.get(id),
+    isStruck: (id) => struck.has(id),
+    add(event) {
+      all.set(event.id, event);
+      if (event.kind === 'act' && event.planned !== null) doneBy.set(event.planned, event.id);
+      if (event.kind !== 'struck') return;
+      struck.add(event.event);
+      for (const [planned, by] of doneBy) if (by === event.event) doneBy.delete(planned);
+    },
+  };
+  for (const event of events) record.add(event);
+  return record;
+}
+
+/**
+ * Decides whether an event may join a batch's record.
+ * @throws FieldError naming the field when it may not: an unknown line or event, another kind of act or unit
+ * than the line's, a line already done, or a pour after the batch was closed
+ */
+export function admitEvent(event: Event, card: Card, soFar: RecordSoFar): void {
+  const look = event.kind === 'act' && event.act.kind === 'look';
+  if (soFar.closed && !look && !['noted', 'closed', 'struck', 'answered'].includes(event.kind))
+    throw new FieldError(
+      'kind',
+      'This batch is closed. Only notes, checks and a new verdict can still be added.',
+    );
+  if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card, soFar);
+  if (event.kind === 'struck') admitStrike(event, soFar);
+  if (event.kind === 'acknowledged' && soFar.isAcknowledged(event.caution))
+    throw new FieldError('caution', 'This caution was acknowledged already in this batch.');
+}
+
+function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card, soFar: RecordSoFar): void {
+  const { planned, act } = event;
+  if (planned === null) {
+    if (event.kind === 'begun')
+      throw new FieldError('planned', 'A clock is started for a line of the card: name it.');
+    return;
+  }
+  const line = cardAct(card, planned);
+  if (!line) throw new FieldError('planned', `This batch’s card has no act “${planned}”.`);
+  if (line.act.kind !== act.kind)
+    throw new FieldError('act.kind', `“${planned}” is to ${line.act.kind}, not to ${act.kind}.`);
+  if (soFar.isDone(planned))
+    throw new FieldError('planned', 'That line is already done. Take it back first to change it.');
+  const asked = amountOf(line.act);
+  const got = amountOf(act);
+  if (asked && event.kind === 'act' && got && got.unit !== asked.unit)
+    throw new FieldError('act.unit', `This line is measured in ${asked.unit}, not ${got.unit}.`);
+  if (event.kind === 'begun' && minutesOf(line.act) === null)
+    throw new FieldError('planned', 'That line has nothing to wait for.');
+}
+
+/**
+ * Holds what an act puts in against the shelf.
+ * @param known stocks left out: jars are not asked about, as in a record of long ago
+ * @throws FieldError: an unknown dye or jar, dye from another dye's jar, a unit that does not fit
+ */
+export function checkMaterial(act: Act, { dyes, stocks }: KnownMaterials): void {
+  const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
+  const field = act.kind === 'move' ? 'act.holds' : 'act.material';
+  const unit = act.kind === 'put' ? act.unit : 'mL';
+  if (material?.kind === 'acid' && unit !== (material.acid === 'citric' ? 'g' : 'mL'))
+    throw new FieldError(
+      'act.unit',
+      material.acid === 'citric' ? 'Citric crystals are measured in g.' : 'A liquid acid is measured in mL.',
+    );
+  if (material?.kind !== 'dye') return;
+  const dye = dyes.find(({ id }) => id === material.dyeId);
+  if (!dye)
+    throw new FieldError(
+      `${field}.dyeId`,
+      `There is no dye with the id “${material.dyeId}”. Name one that is on the shelf.`,
+    );
+  if (unit === 'mL' && material.strengthPercent === null)
+    throw new FieldError(`${field}.strengthPercent`, 'Stock poured in mL needs its strength in % w/v.');
+  if (material.stockId === null || stocks === undefined) return;
+  const jar = stocks.find(({ id }) => id === material.stockId);
+  if (!jar)
+    throw new FieldError(
+      `${field}.stockId`,
+      `There is no jar with the id “${material.stockId}”. Name one that is on the shelf.`,
+    );
+  if (jar.dyeId !== material.dyeId)
+    throw new FieldError(
+      `${field}.stockId`,
+      `That jar does not hold ${dye.name}. Name a jar of ${dye.name}, or the dye that is in this one.`,
+    );
+}
+
+function admitStrike({ event: id }: EventOf<'struck'>, soFar: RecordSoFar): void {
+  const target = soFar.find(id);
+  if (!target) throw new FieldError('event', `There is no event “${id}” in this batch to take back.`);
+  if (target.kind === 'struck')
+    throw new FieldError('event', 'A taking-back cannot itself be taken back; make the entry again.');
+  if (soFar.isStruck(id)) throw new FieldError('event', 'That event was already taken back.');
+  if (soFar.closed && target.kind !== 'closed')
+    throw new FieldError('event', 'This batch is closed. Take the verdict back first.');
+}
+
+/** The field of an act that holds its amount; acts that measure nothing have none. */
+const AMOUNT_FIELDS: Partial<Record<Act['kind'], string>> = {
+  run: 'act.ml',
+  put: 'act.amount',
+  move: 'act.ml',
+};
+
+/**
+ * Holds a new act's amount to what a studio can measure. Only for what is entered now: a record of long ago is read
+ * whatever it says.
+ * @param written what was typed; an amount nobody measured needs words
+ * @throws FieldError naming the field, the amount and the most there can be
+ */
+export function checkAmount(act: Act, written: string): void {
+  const field = AMOUNT_FIELDS[act.kind];
+  if (field === undefined || (act.kind === 'move' && act.ml === null)) return;
+  const measured = amountOf(act);
+  if (measured === null) {
+    if (written.trim() === '')
+      throw new FieldError(field, 'Say how much went in, or in words what it was, such as “a splash”.');
+    return;
+  }
+  const judged = judge(measured.amount, quantityFor(measured.material, measured.unit));
+  if (judged.ok) return;
+  throw new FieldError(
+    field,
+    `${formatAmount(measured.amount, measured.unit)} cannot have been measured here. ${judged.problem}`,
+  );
+}

@@ -1,0 +1,2 @@
+/** Version of the card's own shape. */
+export const CARD_VERSION = 1;

@@ -1,0 +1,56 @@
+import { formatAmount } from '../units/formatQuantity';
+import { minutesOf } from '../process/amountOf';
+import type { LineState, RecordState } from './recordState';
+
+/** The time that matters at a pot, in words. */
+export interface PotClock {
+  /** True when the dyer should come now. */
+  due: boolean;
+  text: string;
+}
+
+const minutesBetween = (from: string, now: number): number => Math.max(0, (now - Date.parse(from)) / 60_000);
+const span = (minutes: number): string =>
+  minutes < 1 ? 'under 1 min' : formatAmount(Math.floor(minutes), 'min');
+
+/**
+ * What a pot's clock says: minutes left of a running wait, that it is over, or since when the pot stands ready.
+ * @param now milliseconds since 1970
+ */
+export function potClock(state: RecordState, now: number): PotClock {
+  if (state.current === null)
+    return { due: false, text: `all done ${span(minutesBetween(state.since, now))} ago` };
+  if (state.dueAt === null)
+    return { due: false, text: `ready, ${span(minutesBetween(state.since, now))} since the last step` };
+  const left = (Date.parse(state.dueAt) - now) / 60_000;
+  return left > 0
+    ? { due: false, text: `${span(Math.ceil(left))} left` }
+    : { due: true, text: `over by ${span(-left)}` };
+}
+
+/** Hours and minutes of the day in the reader's own time zone, `14:20`. */
+export function clockTime(iso: string): string {
+  return new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(iso));
+}
+
+/** Day of an instant in the reader's own time zone, `1 Mar 2026`. */
+export function dayOf(iso: string): string {
+  return new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(
+    new Date(iso),
+  );
+}
+
+/** When a begun step's wait is over, and what is left of it in words; `left` is null once it is due. */
+export function dueAtOf(line: LineState, now: number): { at: string; left: string | null } | null {
+  const minutes = minutesOf(line.line.act);
+  if (line.begunAt === null || minutes === null) return null;
+  const over = Date.parse(line.begunAt) + minutes * 60_000;
+  return {
+    at: new Date(over).toISOString(),
+    left: over > now ? span(Math.ceil((over - now) / 60_000)) : null,
+  };
+}
+
+/** Minutes that have passed since then; null when nobody had begun. @param now milliseconds since 1970 */
+export const minutesSince = (from: string | null, now: number): number | null =>
+  from === null ? null : minutesBetween(from, now);

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { actSchema, roleSchema } from '../process/act';
+import { CAUTION_NAMES } from '../recipe/cautionNames';
+import { idSchema, instantSchema, noteSchema } from '../shelf/common';
+import { OUTCOMES, STANDINGS } from './words';
+
+/** Version of the event's own shape. An event once written is never rewritten; a reader knows every version. */
+export const EVENT_VERSION = 1;
+
+/** Whose record an event is part of: a batch, or a vessel that has none (a cup or jar that outlives batches). */
+const ownerSchema = z.strictObject({
+  kind: z.enum(['batch', 'vessel'], { error: 'An event belongs to a batch or to a vessel.' }),
+  id: idSchema,
+});
+
+/** When, where and by whom an event was made. */
+const stamp = {
+  version: z.literal(EVENT_VERSION, { error: `An event must be of version ${EVENT_VERSION}.` }),
+  id: idSchema,
+  of: ownerSchema,
+  /** The instant it counts by, corrected to the studio's clock. */
+  at: instantSchema,
+  /** The device's own clock, as it stood. */
+  clockAt: instantSchema,
+  device: idSchema,
+  /** The device's own count of its events, from 1. */
+  count: z.int({ error: 'A device counts its events in whole numbers.' }).min(1),
+  person: z.string().trim().max(80).nullable(),
+};
+
+/** What was typed, as it was typed; empty where a key said it. */
+const writtenSchema = z.string().max(100);
+const plannedSchema = roleSchema.nullable();
+
+/**
+ * One thing that happened, complete in itself: no plan is needed to read it. Events are only ever added; taking one
+ * back is an event too.
+ */
+export const eventSchema = z.discriminatedUnion(
+  'kind',
+  [
+    /** An act as it really was. `planned` names the act of the card that it does; null for what nobody planned. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('act'),
+      planned: plannedSchema,
+      act: actSchema,
+      written: writtenSchema,
+      note: noteSchema,
+    }),
+    /** The clock of a wait was started. The act itself follows as an event of its own when it is over. */
+    z.strictObject({ ...stamp, kind: z.literal('begun'), planned: plannedSchema, act: actSchema }),
+    z.strictObject({ ...stamp, kind: z.literal('struck'), event: idSchema, why: noteSchema }),
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('acknowledged'),
+      caution: z.enum(CAUTION_NAMES, { error: `A caution must be one of ${CAUTION_NAMES.join(', ')}.` }),
+    }),
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('noted'),
+      text: noteSchema.min(1, { error: 'A note cannot be empty.' }),
+    }),
+    /** The answer to a question that the record asked. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('answered'),
+      question: roleSchema,
+      answer: z.string().min(1, { error: 'An answer cannot be empty.' }).max(200),
+    }),
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('closed'),
+      outcome: z.enum(OUTCOMES, { error: `An outcome must be one of ${OUTCOMES.join(', ')}.` }),
+      standing: z.enum(STANDINGS, { error: `A standing must be one of ${STANDINGS.join(', ')}.` }),
+      note: noteSchema,
+    }),
+  ],
+  { error: 'An event must name its kind, such as { "kind": "noted" }.' },
+);
+
+export type Event = z.infer<typeof eventSchema>;
+export type EventOf<K extends Event['kind']> = Extract<Event, { kind: K }>;

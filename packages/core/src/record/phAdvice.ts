@@ -1,0 +1,88 @@
+import { ACIDS } from '../acid/acidDose';
+import { correctPh, type PhCorrection } from '../acid/correctPh';
+import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
+import { goodsInBath } from '../recipe/goodsInBath';
+import type { Pass } from '../recipe/recipe';
+import { additionsOf, liquidMl, untickedWater } from './additions';
+import type { Batch } from './batch';
+import type { CardPass } from './card';
+import { pureGramsOf } from './trueRecipe';
+import { actsDone } from './standing';
+
+/** What a measured pH means for the bath it was read in. */
+export interface PhAdvice {
+  measured: number;
+  /** pH usual for the dyes in this bath. */
+  window: readonly [number, number];
+  /** In, above or below that window. */
+  stands: 'in' | 'above' | 'below';
+  /** Acid to add for the middle of the window, when it stands above; null otherwise. */
+  correction: (PhCorrection & { label: string; strengthPercent: number; wished: number }) | null;
+}
+
+interface BathNow {
+  pass: Pass;
+  planned: CardPass;
+  acids: AcidsInBath;
+  liters: number;
+}
+
+/** The bath as it stands: the pass being dyed, the acid and liquid really in it. */
+function bathNow({ card, events, formulation }: Batch): BathNow | null {
+  const additions = additionsOf(events);
+  const passId = additions.at(-1)?.pass ?? card.passes[0]?.id;
+  const pass = formulation.recipe.passes.find((candidate) => candidate.id === passId);
+  const planned = card.passes.find((candidate) => candidate.id === passId);
+  if (!pass || !planned) return null;
+  const mine = additions.filter((addition) => addition.pass === passId);
+  const kept = planned.keepsBath ? planned.bathMl : 0;
+  return {
+    pass,
+    planned,
+    acids: [
+      ...planned.acidsBefore,
+      ...mine.flatMap((one) =>
+        one.material.kind === 'acid' ? [{ material: one.material.acid, pureGrams: pureGramsOf(one) }] : [],
+      ),
+    ],
+    liters: Math.max(1, kept + liquidMl(mine) + untickedWater(card, events, passId)) / 1000,
+  };
+}
+
+/** pH that the bath should show now, with what has really gone into it and the goods in. */
+export function bathPhNow(batch: Batch): number {
+  const bath = bathNow(batch);
+  if (!bath) return 7;
+  const { formulation } = batch;
+  return expectedPh(bath.acids, bath.liters, goodsInBath(formulation, bath.pass), formulation.water).pH.value;
+}
+
+/**
+ * What the latest measured pH asks for. The measurement overrides the expected pH: the acid still due is reckoned from
+ * it. @returns null while nothing was measured
+ */
+export function phAdvice(batch: Batch): PhAdvice | null {
+  const measured = actsDone(batch.events)
+    .flatMap(({ act }) => (act.kind === 'look' ? [act.reading?.ph ?? null] : []))
+    .findLast((ph) => ph !== null);
+  const bath = bathNow(batch);
+  if (measured === undefined || measured === null || !bath) return null;
+  const window = bath.planned.phWindow;
+  const stands = measured > window[1] ? 'above' : measured < window[0] ? 'below' : 'in';
+  if (stands !== 'above') return { measured, window, stands, correction: null };
+  const dose = bath.pass.acids.at(-1);
+  const material = dose?.material ?? 'vinegar';
+  const strengthPercent = dose?.strengthPercent ?? ACIDS[material].usualStrength;
+  const wished = (window[0] + window[1]) / 2;
+  return {
+    measured,
+    window,
+    stands,
+    correction: {
+      ...correctPh(measured, wished, bath.acids, bath.liters, material, strengthPercent),
+      label: ACIDS[material].label,
+      strengthPercent,
+      wished,
+    },
+  };
+}

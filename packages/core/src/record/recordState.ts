@@ -1,0 +1,121 @@
+import { drawnBathColor } from '../color/drawnColor';
+import { minutesOf, type MeasuredOut } from '../process/amountOf';
+import type { CautionName } from '../recipe/cautionNames';
+import type { Dye } from '../shelf/dye';
+import { additionsOf, dyeGramsOf, liquidMl } from './additions';
+import type { BegunBatch } from './batch';
+import { cardLines, type CardAct } from './card';
+import type { Event, EventOf } from './event';
+import { standingEvents } from './standing';
+
+/** One line of the card and how far it is. */
+export interface LineState {
+  line: CardAct;
+  status: 'waiting' | 'running' | 'done';
+  begunAt: string | null;
+  doneAt: string | null;
+  /** The event that finished it, to be struck if it was a slip. */
+  eventId: string | null;
+  /** The act as it was really done; null until it is. */
+  done: EventOf<'act'> | null;
+}
+
+/** Where a batch stands, told from its card and its events alone. */
+export interface RecordState {
+  lines: LineState[];
+  /** The first line not yet done; null when all are. */
+  current: LineState | null;
+  /** When the running wait is over, ISO 8601; null when nothing is being waited for. */
+  dueAt: string | null;
+  /** When the latest event was made, ISO 8601. */
+  since: string;
+  /** The pass that is being dyed: that of the latest thing done in one, the first one before. */
+  pass: string | null;
+  /** Acts that nobody planned and that put something in. */
+  added: EventOf<'act'>[];
+  looks: EventOf<'act'>[];
+  notes: EventOf<'noted'>[];
+  /** Cautions that were acknowledged in this batch. */
+  acknowledged: CautionName[];
+  closed: EventOf<'closed'> | null;
+  /** Events that were taken back, by id. */
+  struck: ReadonlySet<string>;
+  bath: { volumeMl: number; hex: string };
+}
+
+/** Reads where a batch stands. @param dyes every dye its events may name, for the color of the bath */
+export function recordState(batch: BegunBatch, events: readonly Event[], dyes: readonly Dye[]): RecordState {
+  const { standing, struck } = standingEvents(events);
+  const byLine = new Map<string, (EventOf<'act'> | EventOf<'begun'>)[]>();
+  for (const event of standing)
+    if ((event.kind === 'act' || event.kind === 'begun') && event.planned !== null)
+      byLine.set(event.planned, [...(byLine.get(event.planned) ?? []), event]);
+  const lines = cardLines(batch.card).map((line) => lineState(line, byLine.get(line.id) ?? []));
+  const current = lines.find(({ status }) => status !== 'done') ?? null;
+  const acts = standing.filter((event) => event.kind === 'act');
+  const minutes = current ? minutesOf(current.line.act) : null;
+  return {
+    lines,
+    current,
+    dueAt:
+      current?.status === 'running' && current.begunAt && minutes !== null
+        ? later(current.begunAt, minutes)
+        : null,
+    since: events.at(-1)?.at ?? batch.startedAt,
+    pass: acts.findLast(({ act }) => act.pass !== null)?.act.pass ?? batch.card.passes[0]?.id ?? null,
+    added: acts.filter(({ planned, act }) => planned === null && act.kind !== 'look'),
+    looks: acts.filter(({ act }) => act.kind === 'look'),
+    notes: standing.filter((event) => event.kind === 'noted'),
+    acknowledged: standing.flatMap((event) => (event.kind === 'acknowledged' ? [event.caution] : [])),
+    closed: standing.filter((event) => event.kind === 'closed').at(-1) ?? null,
+    struck,
+    bath: bathOf(additionsOf(events), dyes),
+  };
+}
+
+function lineState(line: CardAct, events: readonly (EventOf<'act'> | EventOf<'begun'>)[]): LineState {
+  const state: LineState = {
+    line,
+    status: 'waiting',
+    begunAt: null,
+    doneAt: null,
+    eventId: null,
+    done: null,
+  };
+  for (const event of events) {
+    if (event.kind === 'begun') {
+      state.status = 'running';
+      state.begunAt = event.at;
+    } else {
+      state.status = 'done';
+      state.doneAt = event.at;
+      state.done = event;
+    }
+    state.eventId = event.id;
+  }
+  return state;
+}
+
+const later = (iso: string, minutes: number): string =>
+  new Date(Date.parse(iso) + minutes * 60_000).toISOString();
+
+/** Level and color of the bath from what went in. Color is for drawing only. */
+function bathOf(inPot: readonly MeasuredOut[], dyes: readonly Dye[]): RecordState['bath'] {
+  const ice = inPot.filter(({ material }) => material.kind === 'ice');
+  const volumeMl = liquidMl(inPot) + ice.reduce((sum, { amount }) => sum + amount, 0);
+  if (volumeMl === 0) return { volumeMl, hex: drawnBathColor([]) };
+  const colors = inPot.flatMap((one) => {
+    const { material } = one;
+    if (material.kind !== 'dye') return [];
+    const dye = dyes.find((candidate) => candidate.id === material.dyeId);
+    if (!dye) return [];
+    return [
+      {
+        swatchHex: dye.swatchHex,
+        swatchDosPercent: dye.swatchDosPercent,
+        gramsPerLiter: (1000 * dyeGramsOf(one)) / volumeMl,
+      },
+    ];
+  });
+  return { volumeMl, hex: drawnBathColor(colors) };
+}

@@ -1,0 +1,118 @@
+import type { Pass } from '../recipe/recipe';
+import { lookAfter, type LineDepth } from '../recipe/passLook';
+import { sectionOfLine } from '../recipe/planPours';
+import { averageHex, plainLook } from '../skein/yarnLook';
+import type { Dye } from '../shelf/dye';
+import type { Batch, BegunBatch } from './batch';
+import { goodsWords, weightOfGoods } from './cardGoods';
+import { askedTotals, depthsOnGoods, dyeName, dyeTotals, type DyeTotal } from './dyeTotals';
+import type { Event, EventOf } from './event';
+import { standingEvents } from './standing';
+import { depthOnLine, lineOfDye } from './trueRecipe';
+
+/** A batch as one line of the Book. */
+export interface BatchSummary {
+  id: string;
+  code: string;
+  name: string;
+  colorwayId: string | null;
+  startedAt: string;
+  closedAt: string | null;
+  wogGrams: number;
+  /** Sum of dye as it went in (as planned while nothing has), % on weight of fiber. */
+  dosPercent: number;
+  bases: string;
+  dyes: string;
+  /** Undyed and dyed color of the first goods line, for drawing. */
+  undyedHex: string;
+  hex: string;
+  outcome: string | null;
+  standing: string | null;
+}
+
+/** What the dye of a batch makes of its line in the Book. */
+export type DyedSummary = Pick<BatchSummary, 'dosPercent' | 'dyes' | 'hex'>;
+/** What its verdict makes of it. */
+export type ClosedSummary = Pick<BatchSummary, 'closedAt' | 'outcome' | 'standing'>;
+
+/** Sums a batch up from its card and its record. @param dyes dyes on the shelf */
+export function summarizeBatch(batch: Batch, dyes: readonly Dye[]): BatchSummary {
+  const { id, code, name, colorwayId, startedAt } = batch;
+  return {
+    id,
+    code,
+    name,
+    colorwayId,
+    startedAt,
+    wogGrams: weightOfGoods(batch.card).value,
+    bases: goodsWords(batch.card),
+    undyedHex: undyedHex(batch),
+    ...dyedSummary(batch, dyeTotals(batch.events), dyes),
+    ...closedSummary(lastVerdict(batch.events)),
+  };
+}
+
+/** The verdict that counts: the last one that was not taken back. */
+export const lastVerdict = (events: readonly Event[]): EventOf<'closed'> | null =>
+  standingEvents(events)
+    .standing.filter((event) => event.kind === 'closed')
+    .at(-1) ?? null;
+
+export const closedSummary = (verdict: EventOf<'closed'> | null): ClosedSummary => ({
+  closedAt: verdict?.at ?? null,
+  outcome: verdict?.outcome ?? null,
+  standing: verdict?.standing ?? null,
+});
+
+/** Depth, dyes and color from what has gone in; as the card asks for while nothing has. */
+export function dyedSummary(
+  batch: BegunBatch,
+  totals: readonly DyeTotal[],
+  dyes: readonly Dye[],
+): DyedSummary {
+  const known = [...batch.formulation.dyes, ...dyes];
+  const counted = totals.length === 0 ? askedTotals(batch.card) : totals;
+  const depths = depthsOnGoods(counted, weightOfGoods(batch.card).value);
+  return {
+    dosPercent: depths.reduce((sum, { dosPercent }) => sum + dosPercent, 0),
+    dyes: depths.map(({ dyeId }) => dyeName(dyeId, known)).join(', '),
+    hex: dyedHex(batch, counted, known),
+  };
+}
+
+function undyedHex({ formulation }: BegunBatch): string {
+  const [line] = formulation.recipe.goods;
+  return line?.dyedOverHex ?? formulation.bases.find((base) => base.id === line?.baseId)?.hex ?? '#efe9dc';
+}
+
+/** Deepest that is drawn, %: a pour far over what a recipe allows still has a color. */
+const DEEPEST = 12;
+
+/** Color of the first goods, pass by pass. An estimate for drawing. */
+function dyedHex(batch: BegunBatch, totals: readonly DyeTotal[], dyes: readonly Dye[]): string {
+  const wog = weightOfGoods(batch.card).value;
+  const look = batch.formulation.recipe.passes.reduce(
+    (before, pass) => {
+      const depths = depthsOfLines(pass, totals, wog);
+      return depths.length === 0 ? before : lookAfter(before, pass, depths, dyes);
+    },
+    plainLook(undyedHex(batch)),
+  );
+  return averageHex(look);
+}
+
+/** Depth of each line of a pass on the goods it is for; dye nobody planned counts with the line of the same dye. */
+function depthsOfLines(pass: Pass, totals: readonly DyeTotal[], wogGrams: number): LineDepth[] {
+  const lines = new Map<string, LineDepth>();
+  for (const total of totals) {
+    if (total.pass !== pass.id) continue;
+    const line = lineOfDye(pass, total.line, total.dyeId) ?? { id: total.dyeId, sectionId: null };
+    const earlier = lines.get(line.id)?.dosPercent ?? 0;
+    lines.set(line.id, {
+      dyeId: total.dyeId,
+      sectionId: sectionOfLine(pass, line),
+      dosPercent: earlier + depthOnLine(pass, line, total.standardGrams, wogGrams),
+    });
+  }
+  return [...lines.values()].map((line) => ({ ...line, dosPercent: Math.min(DEEPEST, line.dosPercent) }));
+}

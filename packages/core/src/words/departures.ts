@@ -1,0 +1,45 @@
+import { ACIDS } from '../acid/acidDose';
+import { amountOf } from '../process/amountOf';
+import type { Batch } from '../record/batch';
+import { cardLines } from '../record/card';
+import { dyeName } from '../record/dyeTotals';
+import { actsDone } from '../record/standing';
+import type { Dye } from '../shelf/dye';
+import { formatAmount } from '../units/formatQuantity';
+import { titleOf } from './lineWords';
+
+/** Where a record departs from its card, one sentence each. @param dyes every dye it may name */
+export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
+  const done = actsDone(batch.events);
+  const byLine = new Map(
+    done.flatMap((event) => (event.planned === null ? [] : [[event.planned, event.act]])),
+  );
+  const reading = { batch, dyes };
+  const lines = cardLines(batch.card).flatMap((line): string[] => {
+    const asked = amountOf(line.act);
+    if (asked === null) return [];
+    const act = byLine.get(line.id);
+    if (!act)
+      return line.act.purpose === 'dose'
+        ? [`${titleOf(line, reading)}: not ticked, so it did not go in.`]
+        : [];
+    const got = amountOf(act);
+    if (got === null || Math.abs(got.amount - asked.amount) <= 0.005 * asked.amount) return [];
+    return [
+      `${titleOf(line, reading)}: ${formatAmount(got.amount, got.unit)} instead of ${formatAmount(asked.amount, asked.unit)}.`,
+    ];
+  });
+  for (const { act, planned } of done) {
+    const measured = planned === null ? amountOf(act) : null;
+    if (measured === null) continue;
+    const { material, amount, unit } = measured;
+    const what =
+      material.kind === 'dye'
+        ? dyeName(material.dyeId, dyes)
+        : material.kind === 'acid'
+          ? ACIDS[material.acid].label
+          : material.kind;
+    lines.push(`Also added: ${formatAmount(amount, unit)} of ${what}.`);
+  }
+  return lines;
+}

@@ -1,0 +1,68 @@
+import { amountOf, type MeasuredOut } from '../process/amountOf';
+import { CAUTION_WORDS } from '../recipe/cautionNames';
+import { ACIDS } from '../acid/acidDose';
+import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
+import { dyeName } from '../record/dyeTotals';
+import type { Event, EventOf } from '../record/event';
+import type { Dye } from '../shelf/dye';
+import { plainNumber } from '../figure/plainNumber';
+import { formatAmount } from '../units/formatQuantity';
+import { titleOf, type Reading } from './lineWords';
+
+/** One event of a record as a sentence. */
+export function eventWords(event: Event, reading: Reading): string {
+  switch (event.kind) {
+    case 'begun':
+      return `${titleOf(lineOf(event, reading), reading)}: begun`;
+    case 'act':
+      return actWords(event, reading);
+    case 'struck':
+      return 'Took an entry back';
+    case 'acknowledged':
+      return `Acknowledged: caution about ${CAUTION_WORDS[event.caution]}`;
+    case 'noted':
+      return event.text;
+    case 'answered':
+      return `Answered: ${event.answer}`;
+    case 'closed':
+      return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
+  }
+}
+
+/** The card's line that an event does; for an act nobody planned, the act by itself. */
+function lineOf(event: EventOf<'act'> | EventOf<'begun'>, { batch }: Reading): CardAct {
+  return cardAct(batch.card, event.planned) ?? { ...PLAIN_LINE, id: event.id, act: event.act };
+}
+
+function actWords(event: EventOf<'act'>, reading: Reading): string {
+  const { act, planned } = event;
+  if (act.kind === 'look') return lookWords(act.of, act.answer);
+  const written = event.written === '' ? '' : ` (“${event.written}”)`;
+  const measured = amountOf(act);
+  if (measured === null) return `${titleOf(lineOf(event, reading), reading)}: done${written}`;
+  const amount = `${formatAmount(measured.amount, measured.unit)}${written}`;
+  return planned === null
+    ? `Also added ${amount} of ${materialName(measured.material, reading.dyes)}`
+    : `${titleOf(lineOf(event, reading), reading)}: ${amount}`;
+}
+
+/** A look in words: `Check, bath: clear`. */
+const lookWords = (of: string, answer: string): string => `Check, ${of}: ${answer}`;
+
+/** A material in words. */
+export function materialName(material: MeasuredOut['material'], dyes: readonly Dye[]): string {
+  switch (material.kind) {
+    case 'water':
+    case 'ice':
+    case 'wetting agent':
+      return material.kind;
+    case 'acid':
+      return ACIDS[material.acid].label;
+    case 'dye': {
+      const name = dyeName(material.dyeId, dyes);
+      return material.strengthPercent === null
+        ? `${name} powder`
+        : `${name} ${plainNumber(material.strengthPercent)} %`;
+    }
+  }
+}

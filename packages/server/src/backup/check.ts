@@ -1,0 +1,105 @@
+import { QueryTypes } from 'sequelize';
+import {
+  dyeTotals,
+  summarizeBatch,
+  type Batch,
+  type CheckResponse,
+  type Dye,
+  type Event,
+} from '@ythrion/core';
+import { jarDraw } from '../batches/events';
+import { everyBatch } from '../batches/read';
+import { list } from '../shelf/store';
+import type { Storage } from '../storage/storage';
+
+/**
+ * Looks the whole studio over: the file page by page, that everything refers to something, that every record can be
+ * read, and that what is kept ready beside the records (jar levels, the Book's lines) agrees with them.
+ */
+export async function checkStudio(storage: Storage): Promise<CheckResponse> {
+  const faults = await fileFaults(storage);
+  const dyes = await list(storage, 'dyes');
+  const drawn = new Map<string, number>();
+  let batches = 0;
+  let events = 0;
+  for await (const { batch, damaged } of everyBatch(storage)) {
+    batches += 1;
+    if (damaged) faults.push(damaged.message);
+    if (!batch) continue;
+    events += batch.events.length;
+    drawFrom(batch.events, drawn);
+    faults.push(...(await bookFaults(storage, batch, dyes)));
+  }
+  faults.push(...(await jarFaults(storage, drawn)));
+  return { faults, batches, events };
+}
+
+async function fileFaults({ sequelize }: Storage): Promise<string[]> {
+  const [pages, loose] = await Promise.all([
+    sequelize.query<Record<string, string>>('PRAGMA integrity_check(5)', { type: QueryTypes.SELECT }),
+    sequelize.query<{ table: string }>('PRAGMA foreign_key_check', { type: QueryTypes.SELECT }),
+  ]);
+  return [
+    ...pages.map((row) => String(Object.values(row)[0])).filter((said) => said !== 'ok'),
+    ...[...new Set(loose.map(({ table }) => table))].map(
+      (table) => `Rows of ${table} refer to something that is not there.`,
+    ),
+  ];
+}
+
+function drawFrom(events: readonly Event[], drawn: Map<string, number>): void {
+  const byId = new Map(events.map((event) => [event.id, event]));
+  const draw = (event: Event | undefined, sign: 1 | -1): void => {
+    const one = event && jarDraw(event);
+    if (one) drawn.set(one.stockId, (drawn.get(one.stockId) ?? 0) + sign * one.ml);
+  };
+  for (const event of events)
+    if (event.kind === 'struck') draw(byId.get(event.event), -1);
+    else draw(event, 1);
+}
+
+/** Jars whose level does not agree with what the records poured from them; those of unreadable records apart. */
+async function jarFaults({ sequelize }: Storage, drawn: ReadonlyMap<string, number>): Promise<string[]> {
+  const rows = await sequelize.query<{ id: string; ml: number }>(
+    `SELECT d.stock_id AS id, SUM(d.ml) AS ml FROM jar_draws d JOIN events e ON e.id = d.event_id
+      WHERE e.batch_id NOT IN (SELECT batch_id FROM batch_plans WHERE card = 'null') GROUP BY d.stock_id`,
+    { type: QueryTypes.SELECT },
+  );
+  const kept = new Map(rows.map(({ id, ml }) => [id, ml]));
+  const known = await sequelize.query<{ id: string }>('SELECT id FROM stocks', { type: QueryTypes.SELECT });
+  return known.flatMap(({ id }) => {
+    const ledger = kept.get(id) ?? 0;
+    const told = drawn.get(id) ?? 0;
+    return Math.abs(ledger - told) > 1e-6
+      ? [`Jar ${id}: its ledger says ${ledger} mL were poured, the records say ${told} mL.`]
+      : [];
+  });
+}
+
+async function bookFaults({ models }: Storage, batch: Batch, dyes: readonly Dye[]): Promise<string[]> {
+  const row = (await models.batches.findByPk(batch.id))?.get({ plain: true });
+  const kept = await models.batchDyes.findAll({ where: { batchId: batch.id }, raw: true });
+  const told = summarizeBatch(batch, dyes);
+  const faults: string[] = [];
+  if (!row || Math.abs(row.dosPercent - told.dosPercent) > 1e-6)
+    faults.push(
+      `Batch ${batch.code}: the Book shows ${row?.dosPercent ?? 'nothing'} %, its record comes to ${told.dosPercent} %.`,
+    );
+  if (row && (row.outcome !== told.outcome || row.closedAt !== told.closedAt))
+    faults.push(`Batch ${batch.code}: the Book shows another verdict than its record.`);
+  const totals = dyeTotals(batch.events);
+  const same = totals.every((total) =>
+    kept.some((one) => {
+      const { pass, line, dyeId, grams } = one as unknown as typeof total;
+      return (
+        pass === total.pass &&
+        line === total.line &&
+        dyeId === total.dyeId &&
+        Math.abs(grams - total.grams) < 1e-6
+      );
+    }),
+  );
+  if (!same || kept.length !== totals.length)
+    faults.push(`Batch ${batch.code}: the dye kept ready for the Book is not that of its record.`);
+  return faults;
+}

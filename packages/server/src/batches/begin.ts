@@ -1,0 +1,87 @@
+import type { Transaction } from 'sequelize';
+import {
+  cardOf,
+  FieldError,
+  formulate,
+  planFormulation,
+  summarizeBatch,
+  type Batch,
+  type BeginBatch,
+} from '@ythrion/core';
+import { Conflict } from '../refusals/refusals';
+import { list } from '../shelf/store';
+import { sameContent } from '../storage/sameContent';
+import type { Storage } from '../storage/storage';
+import { searchText } from './book';
+import { insertEvents } from './events';
+import { readBatch } from './read';
+
+/**
+ * Begins a batch: plans it once, writes its card, and gives it a code of year and running number. Sending the same
+ * batch again changes nothing.
+ * @throws FieldError when the formulation does not hold together; Conflict when the id is another batch
+ */
+export async function beginBatch(
+  storage: Storage,
+  begin: BeginBatch,
+  transaction: Transaction,
+): Promise<Batch> {
+  const existing = await storage.models.batches.findByPk(begin.id, { transaction });
+  if (existing) {
+    const kept = await readBatch(storage, begin.id, transaction);
+    const { events: _, code: __, card: ___, ...same } = kept;
+    if (!sameContent(same, begin)) throw new Conflict('id', 'Another batch already has this id.');
+    return kept;
+  }
+  const { formulation } = begin;
+  formulate(begin.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
+  const plan = planFormulation(formulation);
+  const stops = plan.notices.find((notice) => notice.blocks);
+  if (stops) throw new FieldError('formulation', stops.text);
+  return insertBatch(
+    storage,
+    {
+      ...begin,
+      code: await nextCode(storage, begin.startedAt, transaction),
+      card: cardOf(formulation, plan),
+      events: [],
+    },
+    transaction,
+  );
+}
+
+/** Writes a whole batch, as an import does. The document has been checked before. */
+export async function insertBatch(storage: Storage, batch: Batch, transaction: Transaction): Promise<Batch> {
+  const coded =
+    batch.code === '' ? { ...batch, code: await nextCode(storage, batch.startedAt, transaction) } : batch;
+  const summary = summarizeBatch(coded, await list(storage, 'dyes', transaction));
+  await storage.models.batches.create(
+    {
+      ...summary,
+      colorwayVersion: coded.colorwayVersion,
+      againOf: coded.againOf,
+      search: searchText(summary),
+    },
+    { transaction },
+  );
+  await storage.models.batchPlans.create(
+    {
+      batchId: coded.id,
+      formulation: JSON.stringify(coded.formulation),
+      card: JSON.stringify(coded.card),
+    },
+    { transaction },
+  );
+  await insertEvents(storage, coded, transaction);
+  return coded;
+}
+
+async function nextCode(storage: Storage, startedAt: string, transaction: Transaction): Promise<string> {
+  const year = startedAt.slice(2, 4);
+  const [rows] = await storage.sequelize.query(
+    `SELECT MAX(CAST(SUBSTR(code, 4) AS INTEGER)) AS last FROM batches WHERE code LIKE ?`,
+    { replacements: [`${year}-%`], transaction },
+  );
+  const last = (rows[0] as { last: number | null } | undefined)?.last ?? 0;
+  return `${year}-${String(last + 1).padStart(3, '0')}`;
+}
