@@ -38,7 +38,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     test(`every place at ${size} size, ${scheme}: WCAG 2.2 AA, and nothing wider than the screen`, async ({
       browser,
     }) => {
-      test.setTimeout(300_000);
+      test.setTimeout(900_000);
       // Tall enough that nothing lies under the hob, which axe would count as too small a target.
       const context = await browser.newContext({
         viewport: { ...viewport, height: 2600 },
@@ -62,7 +62,7 @@ for (const [size, viewport] of Object.entries(SIZES))
     });
 
 test('the formulation with everything open: WCAG 2.2 AA', async ({ browser }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   const context = await browser.newContext({ viewport: { width: 1280, height: 4200 } });
   const page = await context.newPage();
   await page.goto(`${application.url}/colorways/carillon`);

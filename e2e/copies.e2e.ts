@@ -1,4 +1,4 @@
-import { readFile, writeFile } from 'node:fs/promises';
+import { readFile, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { expect, test } from '@playwright/test';
 import { openRaw } from '../packages/server/src/storage/rawFile';
@@ -72,6 +72,14 @@ test('the commands: backup while it runs, restore only when it does not, check s
     code: 0,
     out: expect.stringMatching(/^Sound: 15 batches/),
   });
+  // Whoever copies for a serving studio says in a sentence why it could not.
+  const nowhere = path.join(application.folder, 'none', 'copy.sqlite');
+  expect(
+    await command(['copy-apart', path.join(application.folder, 'studio.sqlite'), nowhere], data),
+  ).toMatchObject({
+    code: 1,
+    err: expect.stringMatching(/unable to open database/),
+  });
   await application.kill();
   expect(await command(['restore', 'ghost'], data)).toMatchObject({
     code: 1,
@@ -79,6 +87,8 @@ test('the commands: backup while it runs, restore only when it does not, check s
   });
   // The studio is torn: the start says so and names the copy; the copy puts it right.
   const file = path.join(application.folder, 'studio.sqlite');
+  // What kill -9 left in the log would make it whole again, so the log is lost too.
+  await rm(`${file}-wal`, { force: true });
   await writeFile(file, (await readFile(file)).subarray(0, 50_000));
   const refused = await command(['check'], data);
   expect(refused.code).toBe(1);

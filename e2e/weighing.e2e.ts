@@ -57,7 +57,7 @@ test('a premix cycle is refused, and a mix is taken apart', async ({ page }) => 
 });
 
 test('a pour too small to read has its dilution on the card, and the jar gives it once', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   await open(page, '/colorways/minute-hand');
   // 0.012 % of 20 g is 2.4 mg, 0.24 mL of 1 %: 1 in 5. 10 mL in 50 read to ±1 % each, 5 in 25 only to ±2 %; then 1.2 mL of that.
   await expect(figure(page, /^Stock of Pewter to dilute: 10 mL/)).toBeVisible();
@@ -96,7 +96,7 @@ test('a pour too small to read has its dilution on the card, and the jar gives i
 });
 
 test('open powder is acknowledged once in a batch, and never asked again', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(300_000);
   await open(page, '/colorways/carillon');
   await page.getByRole('button', { name: 'Begin this batch' }).click();
   await expect(page).toHaveURL(/pots\//);

@@ -3,13 +3,15 @@ import { fileURLToPath } from 'node:url';
 import { Command } from 'commander';
 import { DocumentError, FieldError } from '@ythrion/core';
 import { DataFolderError } from './storage/dataFolder';
+import { COPY_APART, copyForAnother } from './backup/copyApart';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
 import { backup, check, copies, restore } from './command/safety';
 import { dataFolder, SettingError } from './command/places';
 import { serve } from './command/serve';
 
-const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '../../..');
+const self = fileURLToPath(import.meta.url);
+const root = path.resolve(path.dirname(self), '../../..');
 const site = path.join(root, 'packages/web/dist');
 const demoFolder = (): string => path.resolve(process.env.YTHRION_DATA || path.join(root, '.cache/demo'));
 
@@ -19,13 +21,13 @@ const program = new Command('ythrion').description(
 program
   .command('serve')
   .description('serve your own studio')
-  .action(() => serve(dataFolder(), site));
+  .action(() => serve(dataFolder(), self, site));
 program
   .command('demo')
   .description('serve the demo studio from a fresh data folder')
   .action(async () => {
     await loadDemo(demoFolder(), path.join(root, 'demo/studio.json'));
-    await serve(demoFolder(), site);
+    await serve(demoFolder(), self, site);
   });
 program
   .command('plan')
@@ -49,6 +51,7 @@ program
   .description('copy the studio as it stands now; it may be in use')
   .argument('[file]', 'where to, besides the folder backups')
   .action((file?: string) => backup(dataFolder(), file));
+program.command(COPY_APART, { hidden: true }).argument('<from>').argument('<to>').action(copyForAnother);
 program
   .command('copies')
   .description('list the copies there are, newest first')

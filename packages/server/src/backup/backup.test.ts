@@ -76,9 +76,9 @@ describe('a copy', () => {
   });
   test('is due once a day', async () => {
     const noon = Date.parse('2026-05-04T12:00:00Z');
-    expect(await copyWhenDue(studio.folder, noon)).toBe(true);
-    expect(await copyWhenDue(studio.folder, noon + 23.9 * 3_600_000)).toBe(false);
-    expect(await copyWhenDue(studio.folder, noon + 24 * 3_600_000)).toBe(true);
+    expect(await copyWhenDue(studio.folder, undefined, noon)).toBe(true);
+    expect(await copyWhenDue(studio.folder, undefined, noon + 23.9 * 3_600_000)).toBe(false);
+    expect(await copyWhenDue(studio.folder, undefined, noon + 24 * 3_600_000)).toBe(true);
     const copies = await listCopies(studio.folder);
     const later = (days: number): number => noon + (1 + days) * 24 * 3_600_000;
     expect([isOverdue([], noon), isOverdue(copies, later(1.9)), isOverdue(copies, later(2.1))]).toEqual([

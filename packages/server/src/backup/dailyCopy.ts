@@ -1,7 +1,7 @@
 import type { Logger } from 'pino';
 import type { StudioCopy } from '@ythrion/core';
 import { clearOutlived } from './keep';
-import { listCopies, makeCopy } from '../storage/copies';
+import { listCopies, makeCopy, type CopyFile } from '../storage/copies';
 
 const DAY = 24 * 3_600_000;
 const LOOK_EVERY = 15 * 60_000;
@@ -18,18 +18,18 @@ export function isOverdue(copies: readonly StudioCopy[], now: number): boolean {
 }
 
 /** Makes a copy when the newest is a day old, and takes away those that have served their time. @returns whether one was made */
-export async function copyWhenDue(folder: string, now = Date.now()): Promise<boolean> {
+export async function copyWhenDue(folder: string, copy?: CopyFile, now = Date.now()): Promise<boolean> {
   const newest = newestUsual(await listCopies(folder));
   if (newest && now - Date.parse(newest.at) < DAY) return false;
-  await makeCopy(folder, 'daily', now);
+  await makeCopy(folder, 'daily', copy, now);
   await clearOutlived(folder);
   return true;
 }
 
 /** Looks now and then, for as long as the server runs, whether a copy is due. @returns how to stop it */
-export function copyDaily(folder: string, log: Logger): () => void {
+export function copyDaily(folder: string, log: Logger, copy: CopyFile): () => void {
   const look = (): void => {
-    copyWhenDue(folder).catch((error: unknown) => log.error({ err: error }, 'no daily copy was made'));
+    copyWhenDue(folder, copy).catch((error: unknown) => log.error({ err: error }, 'no daily copy was made'));
   };
   const first = setTimeout(look, FIRST_LOOK);
   const later = setInterval(look, LOOK_EVERY);

@@ -11,7 +11,8 @@ export async function goBackTo(folder: string, wanted: string): Promise<Restored
   try {
     await (await openStudio(folder, { locked: true })).close();
   } catch (error) {
-    if (restored.keptAs !== null) await restoreCopy(folder, restored.keptAs);
+    // What stood there may have been damaged: then it cannot come back, and the reason to say is still this one.
+    if (restored.keptAs !== null) await restoreCopy(folder, restored.keptAs).catch(() => undefined);
     throw error;
   }
   return restored;

@@ -5,14 +5,14 @@ import { NotFound } from '../refusals/refusals';
 import type { Gate } from '../http/gate';
 import type { Storage } from '../storage/storage';
 import { checkStudio } from './check';
-import { listCopies, makeCopy } from '../storage/copies';
+import { listCopies, makeCopy, type CopyFile } from '../storage/copies';
 import { copiesFolder } from '../storage/dataFolder';
 import { goBackTo } from './goBackTo';
 import { isOverdue } from './dailyCopy';
 import { clearOutlived } from './keep';
 
 /** Copies of the studio: what there is, one more, the way back to one; and a look over the whole. */
-export function backupRoutes(storage: Storage, gate: Gate): Router {
+export function backupRoutes(storage: Storage, gate: Gate, copy?: CopyFile): Router {
   const router = Router();
   const answer = async (): Promise<CopiesResponse> => {
     const copies = await listCopies(storage.folder);
@@ -25,7 +25,7 @@ export function backupRoutes(storage: Storage, gate: Gate): Router {
   };
   router.get(API.copies, async (_request, response) => void response.json(await answer()));
   router.post(API.copies, async (_request, response) => {
-    await makeCopy(storage.folder, 'asked');
+    await makeCopy(storage.folder, 'asked', copy);
     await clearOutlived(storage.folder);
     response.status(201).json(await answer());
   });

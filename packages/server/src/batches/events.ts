@@ -85,8 +85,9 @@ interface Beginning {
 
 /** A batch without its events. What it was begun from was checked when it was written. */
 async function beginning(storage: Storage, id: string, transaction: Transaction): Promise<Beginning> {
-  const row = (await storage.models.batches.findByPk(id, { transaction }))?.get({ plain: true });
-  const plan = (await storage.models.batchPlans.findByPk(id, { transaction }))?.get({ plain: true });
+  const { batches, batchPlans } = storage.models;
+  const row = (await batches.findByPk(id, { transaction }))?.get({ plain: true });
+  const plan = (await batchPlans.findByPk(id, { transaction }))?.get({ plain: true });
   if (!row) throw new NotFound(`There is no batch with the id “${id}”.`);
   const card = JSON.parse(plan?.card ?? 'null') as Card | null;
   if (!plan || !card)
@@ -145,7 +146,7 @@ async function soFar(
   };
 }
 
-/** The dye and the jar that an act names, as the shelf or the batch's own recipe knows them. */
+/** The dye and the jar that an act names, as the batch's own recipe knows them; what is not in that, as the shelf does. */
 async function known(
   storage: Storage,
   formulation: Formulation,
@@ -154,27 +155,36 @@ async function known(
 ): Promise<Parameters<typeof checkMaterial>[1]> {
   const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
   if (material?.kind !== 'dye') return { dyes: [], stocks: [] };
-  const [dye, stock] = await Promise.all([
-    storage.models.dyes.findByPk(material.dyeId, { transaction }),
-    material.stockId === null ? null : storage.models.stocks.findByPk(material.stockId, { transaction }),
-  ]);
+  const { dyes, stocks } = formulation;
+  const { dyeId, stockId } = material;
+  const dye = dyes.some(({ id }) => id === dyeId)
+    ? null
+    : await storage.models.dyes.findByPk(dyeId, { transaction });
+  const stock =
+    stockId === null || stocks.some(({ id }) => id === stockId)
+      ? null
+      : await storage.models.stocks.findByPk(stockId, { transaction });
   return {
-    dyes: [...(dye ? [dye.get({ plain: true })] : []), ...formulation.dyes],
-    stocks: [...(stock ? [stock.get({ plain: true })] : []), ...formulation.stocks],
+    dyes: [...dyes, ...(dye ? [dye.get({ plain: true })] : [])],
+    stocks: [...stocks, ...(stock ? [stock.get({ plain: true })] : [])],
   };
 }
 
 /** Writes an event and what it takes from a jar, or gives back to it. */
 async function insertEvent(
-  { models }: Storage,
+  { models, sequelize }: Storage,
   event: Event,
   target: Event | null,
   transaction: Transaction,
 ): Promise<number> {
   const row = await models.events.create(toRow(event), { transaction });
   const change = ledgerChange(event, target);
-  if (change && (await models.stocks.findByPk(change.stockId, { transaction })))
-    await models.draws.create({ ...change, eventId: event.id }, { transaction });
+  if (change)
+    await sequelize.query(
+      `INSERT INTO jar_draws (stock_id, event_id, ml)
+       SELECT :stockId, :eventId, :ml WHERE EXISTS (SELECT 1 FROM stocks WHERE id = :stockId)`,
+      { replacements: { ...change, eventId: event.id }, transaction },
+    );
   return row.seq;
 }
 
@@ -256,20 +266,22 @@ async function dyedAnew(
        additions = additions + excluded.additions`,
     { replacements, transaction },
   );
-  await storage.models.batchDyes.destroy({
-    where: { batchId: begun.id, additions: { [Op.lte]: 0 } },
-    transaction,
-  });
+  if (sign < 0)
+    await storage.models.batchDyes.destroy({
+      where: { batchId: begun.id, additions: { [Op.lte]: 0 } },
+      transaction,
+    });
   const rows = await storage.models.batchDyes.findAll({
     where: { batchId: begun.id },
     order: ['firstSeq'],
     transaction,
   });
   const totals = rows.map((found) => found.get({ plain: true }));
-  const dyes = await storage.models.dyes.findAll({
-    where: { id: totals.map((found) => found.dyeId) },
-    transaction,
-  });
+  const others = totals
+    .map((total) => total.dyeId)
+    .filter((id) => !begun.formulation.dyes.some((dye) => dye.id === id));
+  const dyes =
+    others.length === 0 ? [] : await storage.models.dyes.findAll({ where: { id: others }, transaction });
   return dyedSummary(
     begun,
     totals,

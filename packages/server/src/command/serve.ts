@@ -2,6 +2,7 @@ import type { AddressInfo } from 'node:net';
 import type { Server } from 'node:http';
 import { pino } from 'pino';
 import { createApp } from '../http/app';
+import { copyApart } from '../backup/copyApart';
 import { copyDaily } from '../backup/dailyCopy';
 import { writableFolder } from '../storage/dataFolder';
 import { lockFolder } from '../storage/folderLock';
@@ -10,9 +11,10 @@ import { host, port, SettingError } from './places';
 
 /**
  * Serves the studio in a data folder until it is told to stop.
+ * @param program file of this program, to start it once more for a copy
  * @param site folder of the built screens
  */
-export async function serve(folder: string, site: string): Promise<void> {
+export async function serve(folder: string, program: string, site: string): Promise<void> {
   const log = pino({ level: process.env.YTHRION_LOG ?? 'warn' }, pino.destination(2));
   const asked = port();
   await writableFolder(folder);
@@ -21,8 +23,8 @@ export async function serve(folder: string, site: string): Promise<void> {
     await giveBack();
     throw error;
   });
-  const app = createApp(storage, log, site);
-  const stopCopying = copyDaily(folder, log);
+  const app = createApp(storage, log, { site, copy: copyApart(program) });
+  const stopCopying = copyDaily(folder, log, copyApart(program));
   const server = await new Promise<Server>((resolve, reject) => {
     const listening = app.listen(asked, host(), (error?: Error) =>
       error ? reject(listenError(error, asked)) : resolve(listening),

@@ -87,7 +87,7 @@ describe('the site', () => {
     await mkdir(path.join(site, 'assets'), { recursive: true });
     await writeFile(path.join(site, 'index.html'), '<title>Ythrion</title>');
     await writeFile(path.join(site, 'assets/a-123.js'), 'export {}');
-    const app = createApp(studio.storage, pino({ level: 'silent' }), site);
+    const app = createApp(studio.storage, pino({ level: 'silent' }), { site });
     const page = await request(app).get('/colorways/anything').expect(200);
     expect(page.text).toContain('Ythrion');
     expect(page.headers['content-security-policy']).toContain("default-src 'self'");

@@ -13,6 +13,7 @@ import { documentRoutes } from '../document/routes';
 import { findRoutes } from '../find/routes';
 import { instrumentRoutes } from '../instruments/routes';
 import { shelfRoutes } from '../shelf/routes';
+import type { CopyFile } from '../storage/copies';
 import type { Storage } from '../storage/storage';
 import { createGate } from './gate';
 import { NotFound, refusals } from '../refusals/refusals';
@@ -21,11 +22,16 @@ const JSON_LIMIT = '1mb';
 const DOCUMENT_LIMIT = '32mb';
 const REQUESTS_PER_MINUTE = 6000;
 
-/**
- * The HTTP face of a studio.
- * @param site folder of the built screens; left out where only the API is wanted
- */
-export function createApp(storage: Storage, log: Logger, site?: string): Express {
+/** What an application may be given beside its studio. */
+export interface AppOptions {
+  /** Folder of the built screens; left out where only the API is wanted. */
+  site?: string;
+  /** How copies that are asked for are written; by this process itself when left out. */
+  copy?: CopyFile;
+}
+
+/** The HTTP face of a studio. */
+export function createApp(storage: Storage, log: Logger, { site, copy }: AppOptions = {}): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -55,7 +61,7 @@ export function createApp(storage: Storage, log: Logger, site?: string): Express
   const gate = createGate();
   app.use('/api', gate.pass);
   app.use(
-    backupRoutes(storage, gate),
+    backupRoutes(storage, gate, copy),
     shelfRoutes(storage),
     colorwayRoutes(storage),
     batchRoutes(storage),

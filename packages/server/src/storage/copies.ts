@@ -34,18 +34,27 @@ export async function listCopies(folder: string): Promise<StudioCopy[]> {
   return copies.filter((copy) => copy !== null).toSorted((a, b) => (a.at < b.at ? 1 : -1));
 }
 
+/** Writes a whole, checked copy of a data file that may be in use. @throws Error when it is not sound */
+export type CopyFile = (from: string, to: string) => Promise<void>;
+
 /**
  * Copies the studio as it stands this moment, through a connection of its own: whoever is logging goes on. The copy is
  * opened and checked page by page, and only then gets its name.
+ * @param copy how the file is copied: here, or where it holds nobody up
  * @throws DataFolderError when the copy cannot be written or is not sound
  */
-export async function makeCopy(folder: string, why: CopyReason, now = Date.now()): Promise<StudioCopy> {
+export async function makeCopy(
+  folder: string,
+  why: CopyReason,
+  copy: CopyFile = copyInto,
+  now = Date.now(),
+): Promise<StudioCopy> {
   const place = copiesFolder(folder);
   const name = copyName(now, why);
   const unfinished = path.join(place, `${UNFINISHED}${name}`);
   try {
     await mkdir(place, { recursive: true });
-    await copyInto(studioFile(folder), unfinished);
+    await copy(studioFile(folder), unfinished);
     await flush(unfinished);
     await rename(unfinished, path.join(place, name));
     await flush(place);
@@ -55,7 +64,7 @@ export async function makeCopy(folder: string, why: CopyReason, now = Date.now()
       `No copy of the studio was made: ${reasonOf(error)}. The studio itself is as it was.`,
     );
   }
-  const made = (await listCopies(folder)).find((copy) => copy.name === name);
+  const made = (await listCopies(folder)).find((one) => one.name === name);
   if (!made) throw new DataFolderError(`No copy of the studio was made: ${name} is missing.`);
   return made;
 }

@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { Sequelize, Transaction } from 'sequelize';
+import { keepConnections } from './connections';
 import { defineModels, type Models } from './models';
 
 /** The open data file: reads go straight to the models, writes one after the other, each all or nothing. */
@@ -55,23 +56,22 @@ export async function connect(file: string): Promise<Storage> {
 }
 
 async function opened(file: string): Promise<{ sequelize: Sequelize; models: Models }> {
-  const sequelize = new Sequelize({
-    dialect: 'sqlite',
-    storage: file,
-    logging: false,
-    hooks: { afterConnect: durable },
-  });
+  const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging: false });
+  keepConnections(sequelize);
   await sequelize.query('PRAGMA journal_mode = WAL');
-  return { sequelize, models: defineModels(sequelize) };
+  const models = defineModels(sequelize);
+  readPlainly(sequelize, models);
+  return { sequelize, models };
 }
 
-/** Every connection sequelize opens, its transactions' own ones included, is set to durable commits. */
-async function durable(connection: unknown): Promise<void> {
-  const database = connection as { exec(sql: string, done: (error: Error | null) => void): void };
-  await new Promise<void>((resolve, reject) => {
-    database.exec(
-      'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;',
-      (error) => (error ? reject(error) : resolve()),
-    );
+/**
+ * Sequelize asks for a table's column types before each of its queries, to read yes-or-no and JSON columns by them. The
+ * tables of the record have none of these, and are asked many times an event.
+ */
+function readPlainly(sequelize: Sequelize, { batches, batchPlans, batchDyes, events, draws }: Models): void {
+  const plain = new Set<unknown>([batches, batchPlans, batchDyes, events, draws]);
+  sequelize.addHook('beforeQuery', (_options: unknown, query: unknown) => {
+    const { model, options } = query as { model?: unknown; options: { tableNames?: string[] } };
+    if (plain.has(model)) options.tableNames = [];
   });
 }

@@ -1,0 +1,53 @@
+import type { Sequelize } from 'sequelize';
+
+/** A connection as sequelize holds it; inside a transaction it bears the transaction's id. */
+interface Connection {
+  uuid?: string;
+  exec(sql: string, done: (error: Error | null) => void): void;
+}
+
+/** What sequelize opens and closes connections with; only these two of it are of use here. */
+interface Connections {
+  getConnection(options: { uuid?: string }): Promise<Connection>;
+  releaseConnection(connection: Connection): Promise<void>;
+}
+
+/**
+ * Sees to the connections of a data file: each is set to durable commits before its first statement, and the one of a
+ * transaction is kept for the next. Sequelize by itself opens the file anew for every transaction, which costs more than
+ * what is then done in it: the whole schema is read again, and every page. Writes come one after the other, so one
+ * connection serves them all; sequelize closes it with the others at the end.
+ */
+export function keepConnections(sequelize: Sequelize): void {
+  const connections = (sequelize as unknown as { connectionManager: Connections }).connectionManager;
+  const open = connections.getConnection.bind(connections);
+  const close = connections.releaseConnection.bind(connections);
+  const ready = new WeakMap<Connection, Promise<void>>();
+  let spare: Connection | null = null;
+  connections.getConnection = async (options) => {
+    if (spare !== null && options.uuid !== undefined && options.uuid !== 'default') {
+      const taken = spare;
+      spare = null;
+      return taken;
+    }
+    const connection = await open(options);
+    const setting = ready.get(connection) ?? durable(connection);
+    ready.set(connection, setting);
+    await setting;
+    return connection;
+  };
+  connections.releaseConnection = async (connection) => {
+    if (connection.uuid === undefined || spare !== null) return close(connection);
+    spare = connection;
+  };
+}
+
+/** A commit is on the disk before it is acknowledged; references are kept; whoever finds the file locked waits. */
+async function durable(connection: Connection): Promise<void> {
+  await new Promise<void>((resolve, reject) => {
+    connection.exec(
+      'PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000;',
+      (error) => (error ? reject(error) : resolve()),
+    );
+  });
+}
