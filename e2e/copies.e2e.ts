@@ -72,14 +72,11 @@ test('the commands: backup while it runs, restore only when it does not, check s
     code: 0,
     out: expect.stringMatching(/^Sound: 15 batches/),
   });
-  // Whoever copies for a serving studio says in a sentence why it could not.
-  const nowhere = path.join(application.folder, 'none', 'copy.sqlite');
+  // Copying for a server ends at once when nobody waits for it any more.
+  const nobodys = path.join(application.folder, 'nobodys.sqlite');
   expect(
-    await command(['copy-apart', path.join(application.folder, 'studio.sqlite'), nowhere], data),
-  ).toMatchObject({
-    code: 1,
-    err: expect.stringMatching(/unable to open database/),
-  });
+    await command(['copy-apart', path.join(application.folder, 'studio.sqlite'), nobodys], data),
+  ).toMatchObject({ code: null, out: '' });
   await application.kill();
   expect(await command(['restore', 'ghost'], data)).toMatchObject({
     code: 1,
