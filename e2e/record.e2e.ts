@@ -49,6 +49,14 @@ test('an amount that cannot be is refused at the pot and nothing is kept', async
   await expect(page.getByRole('button', { name: 'Keep', exact: true }).first()).toBeDisabled();
   await page.getByLabel('Really poured').fill('a splash');
   await expect(page.getByText(/is not an amount/)).toBeVisible();
+  // What stood there before it is not kept in its place, by key or by Enter.
+  await page.getByLabel('Really poured').fill('118');
+  await page.getByLabel('Really poured').fill('118 spoo');
+  await expect(page.getByRole('button', { name: 'Keep', exact: true }).first()).toBeDisabled();
+  await page.getByLabel('Really poured').press('Enter');
+  await page.getByLabel('Really poured').fill('0');
+  await page.getByLabel('Really poured').press('Enter');
+  await expect(page.getByText('An amount must be more than zero.', { exact: true })).toBeVisible();
   await page.reload();
   await expect(current(page)).toHaveText('Add white vinegar to the bath');
 });

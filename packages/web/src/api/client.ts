@@ -30,6 +30,12 @@ export async function ask<T>(
   return answer as T;
 }
 
+/** The same where only one thing was entered: which field of it was wrong goes without saying. */
+export function saidOfEntry(error: unknown): string {
+  const problems = error instanceof Refused ? error.refusal.problems : [];
+  return problems.length === 0 ? saidOf(error) : problems.map(({ message }) => message).join(' ');
+}
+
 /** A sentence for whatever went wrong. */
 export function saidOf(error: unknown): string {
   if (error instanceof Refused) return error.message;

@@ -23,6 +23,10 @@ export interface QuantityFieldProps {
   /** What was typed for this value, if it was more than the plain number. */
   written?: string | undefined;
   onChange: (value: number, written: string) => void;
+  /** What stands in the field now is no amount: where something is kept with a key, the one before it must not be. */
+  onUnreadable?: (() => void) | undefined;
+  /** What Enter does; it goes on to the next amount when left out. */
+  onEnter?: (() => void) | undefined;
   context?: ParseContext;
   size?: 'desk' | 'bench';
   autoFocus?: boolean;
@@ -40,6 +44,8 @@ export function QuantityField({
   value,
   written,
   onChange,
+  onUnreadable,
+  onEnter,
   context,
   size = 'desk',
   autoFocus = false,
@@ -58,14 +64,15 @@ export function QuantityField({
     const own = value === undefined ? -1 : sent.indexOf(value);
     setSent(own < 0 ? [] : sent.slice(own + 1));
     const same = value !== undefined && read.ok && Math.abs(read.value - value) <= 1e-6 * Math.abs(value);
-    if (own < 0 && !same) setText(shownFor(value));
+    const unread = value === undefined && !read.ok;
+    if (own < 0 && !same && !unread) setText(shownFor(value));
   }
 
   const take = (next: string): void => {
     setText(next);
     const now = parseQuantity(next, kindName, context);
-    if (!now.ok) return;
-    const asWritten = /^\s*[\d.,]+\s*$/.test(next) ? '' : next;
+    if (!now.ok) return onUnreadable?.();
+    const asWritten = isPlain(next, kind.unit) ? '' : next;
     if (!defer) return onChange(now.value, asWritten);
     setSent([...sent, now.value].slice(-MOST_ON_THE_WAY));
     startTransition(() => onChange(now.value, asWritten));
@@ -75,9 +82,12 @@ export function QuantityField({
       event.preventDefault();
       take(editText(stepQuantity(kindName, read.ok ? read.value : value, event.key === 'ArrowUp' ? 1 : -1)));
     }
-    if (event.key === 'Enter') goToNextAmount(event);
+    if (event.key !== 'Enter') return;
+    if (!onEnter) return goToNextAmount(event);
+    event.preventDefault();
+    onEnter();
   };
-  const plain = /^\s*[\d.,]+\s*$/.test(text);
+  const plain = isPlain(text, '');
   const readBack = read.ok && !plain ? `= ${formatAmount(read.value, kind.unit)}` : kind.unit;
   const empty = text.trim() === '' && value === undefined;
   const said = problem ?? (empty ? undefined : read.ok ? read.remark : read.problem);
@@ -100,6 +110,12 @@ export function QuantityField({
       }}
     />
   );
+}
+
+/** Whether a text says no more than its value: a number, by itself or in the unit of the field. */
+function isPlain(text: string, unit: string): boolean {
+  const typed = text.trim();
+  return /^[\d.,]+\s*$/.test(unit !== '' && typed.endsWith(unit) ? typed.slice(0, -unit.length) : typed);
 }
 
 /** As on a numeric pad, Enter goes to the next amount on the screen. */

@@ -34,7 +34,7 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
   const choice = choices.find((candidate) => candidate.key === key) ?? choices[0];
   const [open, setOpen] = useState(false);
   const keep = async (): Promise<void> => {
-    if (!choice || !amount) return;
+    if (!choice || !amount || recorder.busy) return;
     const kept = await recorder.record(
       alsoAdded(
         batch,
@@ -107,6 +107,8 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
               ...(choice.gramsPerTeaspoon !== null && { gramsPerTeaspoon: choice.gramsPerTeaspoon }),
             }}
             onChange={(value, written) => setAmount({ value, written })}
+            onUnreadable={() => setAmount(undefined)}
+            onEnter={() => void keep()}
           />
           <Button
             variant="contained"

@@ -22,7 +22,7 @@ export function CheckBar({
   const [note, setNote] = useState('');
   const [ph, setPh] = useState<number>();
   const keepPh = async (): Promise<void> => {
-    if (ph === undefined) return;
+    if (ph === undefined || recorder.busy) return;
     const kept = await recorder.record(looked(state.pass, 'bath', formatAmount(ph, 'pH'), ph), 'pH kept.');
     if (kept) setPh(undefined);
   };
@@ -62,7 +62,14 @@ export function CheckBar({
       <Box
         sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '1fr auto auto' }, mt: 1 }}
       >
-        <QuantityField label="Measured pH" kind="ph" value={ph} onChange={setPh} />
+        <QuantityField
+          label="Measured pH"
+          kind="ph"
+          value={ph}
+          onChange={setPh}
+          onUnreadable={() => setPh(undefined)}
+          onEnter={() => void keepPh()}
+        />
         <PhMeter batchId={batch.id} onTake={setPh} />
         <Button variant="outlined" disabled={ph === undefined || recorder.busy} onClick={() => void keepPh()}>
           Keep the pH

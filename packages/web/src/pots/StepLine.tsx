@@ -202,6 +202,9 @@ function MeasureActions({
       lineDone(line.line, { amount }, written),
       `${words.title}: ${formatAmount(amount, measure.unit)}.`,
     );
+  const keepReally = (): void => {
+    if (really && !recorder.busy) void pour(really.value, really.written);
+  };
   return (
     <>
       <Box sx={{ mb: 2 }}>
@@ -236,13 +239,10 @@ function MeasureActions({
             value={really?.value}
             context={{ spoons: shelf.studio.spoons }}
             onChange={(value, written) => setReally({ value, written })}
+            onUnreadable={() => setReally(undefined)}
+            onEnter={keepReally}
           />
-          <Button
-            variant="outlined"
-            size="large"
-            disabled={!really || recorder.busy}
-            onClick={() => really && void pour(really.value, really.written)}
-          >
+          <Button variant="outlined" size="large" disabled={!really || recorder.busy} onClick={keepReally}>
             Keep
           </Button>
         </Box>

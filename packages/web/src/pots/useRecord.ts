@@ -1,5 +1,5 @@
 import { strikeOut, type NewEvent } from '@ythrion/core';
-import { saidOf } from '../api/client';
+import { saidOfEntry } from '../api/client';
 import { useAddEvent } from '../api/queries';
 import { stampEvent } from '../outbox/stampEvent';
 import { say } from '../parts/say';
@@ -12,7 +12,7 @@ export function useRecord(batchId: string) {
     try {
       await add.mutateAsync(stamped);
     } catch (error) {
-      say(saidOf(error));
+      say(saidOfEntry(error));
       return false;
     }
     if (undoWord !== undefined)
