@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { browserTimes } from './browser';
 import { firstLoadScript } from './firstLoad';
+import { foldTimes } from './fold';
 import { planTimes } from './plan';
 import { serverTimes } from './server';
 
@@ -16,6 +17,7 @@ const root = path.resolve(import.meta.dirname, '../..');
 
 for (const { what, measured, allowed, unit } of [
   ...planTimes(),
+  ...foldTimes(),
   ...(await browserTimes(root)),
   ...(await serverTimes(root)),
   firstLoadScript(root),

@@ -15,6 +15,7 @@ import {
   LOGGING_ROUNDS,
   recorded,
   sometimeWithin,
+  timed,
   timeFor,
 } from './powerCut';
 
@@ -129,10 +130,15 @@ test('kill -9 while an older file is brought up to date: the old one whole, or t
   test.setTimeout(timeFor(FILE_ROUNDS));
   const older = gunzipSync(await readFile(path.join(OLDER, 'studio-0.1.0.sqlite.gz')));
   const outcomes = { old: 0, new: 0 };
-  for (let round = 0; round < FILE_ROUNDS; round += 1) {
+  const olderFolder = async (): Promise<string> => {
     const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-e2e-'));
     await writeFile(path.join(folder, 'studio.sqlite'), older);
-    await cutShort(['serve'], folder, 150 + randomInt(1200));
+    return folder;
+  };
+  const whole = await timed(async () => (await startApplication('serve', await olderFolder())).remove());
+  for (let round = 0; round < FILE_ROUNDS; round += 1) {
+    const folder = await olderFolder();
+    await cutShort(['serve'], folder, randomInt(Math.ceil(1.2 * whole)));
     const file = await openRaw(path.join(folder, 'studio.sqlite'), 'write');
     const migrations = (await file.all('SELECT name FROM migrations')).length;
     expect([3, 4]).toContain(migrations);
@@ -159,13 +165,18 @@ test('kill -9 while a document is taken in: all of it or nothing', async ({ requ
     gunzipSync(await readFile(path.join(OLDER, 'studio-2.json.gz'))).toString(),
   ) as object;
   const outcomes = { none: 0, all: 0 };
+  const unhurried = await startApplication('serve');
+  const whole = await timed(() =>
+    request.post(`${unhurried.url}/api/document`, { data: document, timeout: 60_000 }),
+  );
+  await unhurried.remove();
   for (let round = 0; round < FILE_ROUNDS; round += 1) {
     const application = await startApplication('serve');
     try {
       const taking = request
         .post(`${application.url}/api/document`, { data: document, timeout: 60_000 })
         .catch(() => null);
-      await sometimeWithin(1500);
+      await sometimeWithin(1.2 * whole);
       await application.kill();
       await taking;
       await application.restart();

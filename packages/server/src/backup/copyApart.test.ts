@@ -16,11 +16,11 @@ async function program(lines: string): Promise<string> {
   return file;
 }
 
-test('the program is asked for the copy, with the lowest claim on the processor', async () => {
+test('the program is asked for the copy, with less of a claim on the processor', async () => {
   const to = path.join(folder, 'to');
   const file = await program(`
     const [, , command, from, to] = process.argv;
-    const look = () => os.getPriority() === os.constants.priority.PRIORITY_LOW
+    const look = () => os.getPriority() === os.constants.priority.PRIORITY_BELOW_NORMAL
       ? (fs.writeFileSync(to, command + ' ' + from), process.exit(0))
       : setTimeout(look, 5);
     look();`);

@@ -12,8 +12,8 @@ export const COPY_APART = 'copy-apart';
 const FLUSH_EVERY = 50;
 
 /**
- * Copies in a process of its own, which has the processor only while nobody else wants it: whoever logs a pour
- * meanwhile does not wait for the copy.
+ * Copies in a process of its own, which stands back when others want the processor: whoever logs a pour meanwhile does
+ * not wait for the copy. It never stands back altogether: on a machine that is always busy there must be copies too.
  * @param program file of the program that knows the command
  */
 export const copyApart =
@@ -25,7 +25,7 @@ export const copyApart =
     let said = '';
     copier.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
     const ended = once(copier, 'close') as Promise<[number | null]>;
-    if (copier.pid !== undefined) os.setPriority(copier.pid, os.constants.priority.PRIORITY_LOW);
+    if (copier.pid !== undefined) os.setPriority(copier.pid, os.constants.priority.PRIORITY_BELOW_NORMAL);
     const [code] = await ended;
     if (code !== 0) throw new Error(said.trim() || 'the copying was cut short');
   };

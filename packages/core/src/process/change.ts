@@ -1,0 +1,22 @@
+import type { Liquid, Piece, State, Vessel } from './state';
+
+/** The state with some vessels changed. */
+export const withVessels = (state: State, changed: Iterable<readonly [string, Vessel]>): State => ({
+  ...state,
+  vessels: new Map([...state.vessels, ...changed]),
+});
+
+/** The state with some pieces changed. */
+export const withPieces = (state: State, changed: Iterable<readonly [string, Piece]>): State => ({
+  ...state,
+  pieces: new Map([...state.pieces, ...changed]),
+});
+
+/** The state with another liquid in one vessel; what was read there before holds no more. */
+export function withLiquid(state: State, id: string, liquid: Liquid): State {
+  const vessel = state.vessels.get(id);
+  return vessel ? withVessels(state, [[id, { ...vessel, liquid, reading: null }]]) : state;
+}
+
+/** The state with more down the drain. */
+export const withDrained = (state: State, drained: Liquid): State => ({ ...state, drained });

@@ -1,0 +1,84 @@
+import { width } from './exposure';
+import { give, giveHeld } from './give';
+import { gotBy, type Got } from './received';
+import type { Dose, Piece, State, Stretch } from './state';
+
+const ended = new WeakMap<State, State>();
+
+/** The state with all dye given that goods have a claim on: as if every pass were over. Found once a state. */
+export function allGiven(state: State): State {
+  const known = ended.get(state);
+  if (known) return known;
+  let after = state;
+  for (const id of state.vessels.keys()) after = give(after, id, () => true);
+  after = giveHeld(after, () => true);
+  ended.set(state, after);
+  return after;
+}
+
+/** What the pieces of some goods got that counts as depth, oldest first. @param line a line of goods, or one piece of it */
+export const receivedBy = (state: State, line?: string): Got[] =>
+  goodsOf(allGiven(state), line).flatMap((piece) => gotBy(piece).filter(({ counts }) => counts));
+
+const goodsOf = ({ pieces }: State, line?: string): Piece[] =>
+  [...pieces].flatMap(([id, piece]) =>
+    line === undefined ? (piece.catchUp ? [] : [piece]) : id === line || piece.line === line ? [piece] : [],
+  );
+
+/** Nominal depth of each dye on some goods as a whole, % of standard strength; of one pass, or of all. */
+export function depths(
+  state: State,
+  { line, pass }: { line?: string; pass?: string } = {},
+): Map<string, number> {
+  const goods = goodsOf(allGiven(state), line);
+  const grams = goods.reduce((sum, piece) => sum + piece.grams, 0);
+  const sums = new Map<string, number>();
+  for (const { received } of goods)
+    for (let link = received; link !== null; link = link.rest) {
+      const { counts, doses, share } = link.item;
+      if (counts)
+        for (const [dyeId, grams] of byDye(doses, pass))
+          sums.set(dyeId, (sums.get(dyeId) ?? 0) + grams * share);
+    }
+  for (const [dyeId, sum] of sums) sums.set(dyeId, (100 * sum) / grams);
+  return sums;
+}
+
+const sumsOf = new WeakMap<readonly Dose[], Map<string | undefined, [string, number][]>>();
+
+/** Doses that goods share, summed once for all of them: grams of each dye, of one pass or of all. */
+function byDye(doses: readonly Dose[], pass: string | undefined): [string, number][] {
+  const known = sumsOf.get(doses) ?? new Map<string | undefined, [string, number][]>();
+  sumsOf.set(doses, known);
+  const found = known.get(pass);
+  if (found) return found;
+  const sums = new Map<string, number>();
+  for (const dose of doses)
+    if (pass === undefined || dose.pass === pass)
+      sums.set(dose.dyeId, (sums.get(dose.dyeId) ?? 0) + dose.standardGrams);
+  const list = [...sums];
+  known.set(pass, list);
+  return list;
+}
+
+/** A point of a piece: where it lies on each axis, 0 to 1. */
+export type Point = Partial<Record<Stretch['axis'], number>>;
+
+/** Nominal depth at one point of a piece, all dyes together, %: every stretch that covers it, on any axis. */
+export function depthAt(state: State, piece: string, point: Point): number {
+  const goods = allGiven(state).pieces.get(piece);
+  if (!goods) return 0;
+  return gotBy(goods)
+    .filter(({ counts, stretch }) => counts && covers(stretch, point))
+    .reduce(
+      (sum, { standardGrams, stretch }) => sum + (100 * standardGrams) / (goods.grams * width(stretch)),
+      0,
+    );
+}
+
+/** A stretch all around, along or through is everywhere; else a point that says nothing of its axis is not on it. */
+function covers({ axis, from, to }: Stretch, point: Point): boolean {
+  if (from === 0 && to === 1) return true;
+  const at = point[axis];
+  return at !== undefined && at >= from && at < to;
+}

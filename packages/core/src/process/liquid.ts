@@ -1,0 +1,57 @@
+import type { Acids, AcidSubstance, Liquid } from './state';
+import { emptyLiquid } from './state';
+
+/** Specific heat, J per g and kelvin: water, and wool-like fiber (from memory). */
+export const WATER_J_PER_G_K = 4.186;
+export const FIBER_J_PER_G_K = 1.36;
+
+/** Dry goods that share the heat of a liquid they lie in, g: with the first liquid, and with the second. */
+export interface FiberWith {
+  here?: number;
+  there?: number;
+}
+
+/** Both liquids in one: volumes, solutes and heats add. */
+export function joined(liquid: Liquid, other: Liquid, fiber: FiberWith = {}): Liquid {
+  return {
+    ml: liquid.ml + other.ml,
+    celsius: mixedC(liquid, other, fiber),
+    alkalinityMeq: liquid.alkalinityMeq + other.alkalinityMeq,
+    acids: acidsTogether(liquid.acids, other.acids),
+    parcels: other.parcels.length === 0 ? liquid.parcels : [...liquid.parcels, ...other.parcels],
+  };
+}
+
+/** Temperature of two liquids and the goods in them once they are one, °C. */
+function mixedC(liquid: Liquid, other: Liquid, { here = 0, there = 0 }: FiberWith): number {
+  const first = WATER_J_PER_G_K * liquid.ml + FIBER_J_PER_G_K * here;
+  const second = WATER_J_PER_G_K * other.ml + FIBER_J_PER_G_K * there;
+  if (first + second === 0) return liquid.celsius;
+  return (first * liquid.celsius + second * other.celsius) / (first + second);
+}
+
+function acidsTogether(some: Acids, more: Acids): Acids {
+  const names = Object.keys(more) as AcidSubstance[];
+  if (names.length === 0) return some;
+  return names.reduce<Acids>((sum, name) => ({ ...sum, [name]: (sum[name] ?? 0) + (more[name] ?? 0) }), some);
+}
+
+/** A share of a liquid and what stays, everything in it in proportion; waiting dye goes along. @param share 0 to 1 */
+export function divided(liquid: Liquid, share: number): { taken: Liquid; left: Liquid } {
+  if (share <= 0) return { taken: emptyLiquid(liquid.celsius), left: liquid };
+  if (share >= 1) return { taken: liquid, left: emptyLiquid(liquid.celsius) };
+  return { taken: scaled(liquid, share), left: scaled(liquid, 1 - share) };
+}
+
+function scaled(liquid: Liquid, factor: number): Liquid {
+  return {
+    ml: liquid.ml * factor,
+    celsius: liquid.celsius,
+    alkalinityMeq: liquid.alkalinityMeq * factor,
+    acids: Object.fromEntries(Object.entries(liquid.acids).map(([name, grams]) => [name, grams * factor])),
+    parcels: liquid.parcels.map((parcel) => ({
+      ...parcel,
+      standardGrams: parcel.standardGrams * factor,
+    })),
+  };
+}

@@ -1,0 +1,33 @@
+import { listed } from './chain';
+import type { Dose, Parcel, Piece, Received, Stretch } from './state';
+
+/** Dye of one addition that a stretch of a piece got. */
+export interface Got extends Dose {
+  stretch: Stretch;
+  counts: boolean;
+}
+
+/** What waits, as doses that count in a depth, and as doses that do not. @param catchUp spare goods count in none */
+export function dosesOf(parcels: readonly Parcel[], catchUp: boolean): { counts: boolean; doses: Dose[] }[] {
+  const doses = (counts: boolean): Dose[] =>
+    parcels
+      .filter(({ pass }) => (!catchUp && pass !== null) === counts)
+      .map(({ dyeId, standardGrams, act, pass }) => ({ dyeId, standardGrams, act, pass }));
+  return [true, false]
+    .map((counts) => ({ counts, doses: doses(counts) }))
+    .filter((group) => group.doses.length > 0);
+}
+
+/** One addition by itself, as a piece keeps it. */
+export const alone = ({ dyeId, standardGrams, act, pass, stretch, counts }: Got): Received => ({
+  doses: [{ dyeId, standardGrams, act, pass }],
+  share: 1,
+  stretch,
+  counts,
+});
+
+/** Everything a piece got, addition by addition, oldest first. */
+export const gotBy = ({ received }: Piece): Got[] =>
+  listed(received).flatMap(({ doses, share, stretch, counts }) =>
+    doses.map((dose) => ({ ...dose, standardGrams: dose.standardGrams * share, stretch, counts })),
+  );

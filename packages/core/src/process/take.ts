@@ -1,0 +1,107 @@
+import { chainOf } from './chain';
+import { withLiquid, withPieces } from './change';
+import { vesselNamed } from './enter';
+import { width } from './exposure';
+import { give } from './give';
+import { CannotBe } from './impossible';
+import { divided, joined } from './liquid';
+import type { Place } from './place';
+import { goodsAt } from './receive';
+import { alone, gotBy, type Got } from './received';
+import { emptyLiquid, type Liquid, type Parcel, type Piece, type State, type Stretch } from './state';
+
+/** How much is taken: so many mL, or a share of what is there. */
+export type HowMuch = { ml: number } | { share: number };
+
+/** What was taken, and what is left of the state. */
+export interface Taken {
+  state: State;
+  liquid: Liquid;
+}
+
+/** A volume may be over what is there by as much as rounding makes, mL. */
+const ROUNDING_ML = 1e-9;
+
+function shareOf(much: HowMuch, thereMl: number, vessel: string | null): number {
+  if ('share' in much) return much.share;
+  if (much.ml > thereMl + ROUNDING_ML * Math.max(1, thereMl))
+    throw new CannotBe(
+      thereMl <= 0
+        ? { code: 'nothing there', vessel }
+        : { code: 'less there', vessel, thereMl, askedMl: much.ml },
+    );
+  return Math.min(1, much.ml / thereMl);
+}
+
+/** Liquid out of a vessel. What waits in one that is emptied is given first to the goods that were in it. */
+export function fromVessel(state: State, vesselId: string, much: HowMuch): Taken {
+  const { liquid } = vesselNamed(state, vesselId);
+  if (liquid.ml === 0 && liquid.parcels.length === 0 && Object.keys(liquid.acids).length === 0)
+    throw new CannotBe({ code: 'nothing there', vessel: vesselId });
+  const share = shareOf(much, liquid.ml, vesselId);
+  const before = share >= 1 ? give(state, vesselId, () => true) : state;
+  const { taken, left } = divided(vesselNamed(before, vesselId).liquid, share);
+  return { state: withLiquid(before, vesselId, left), liquid: taken };
+}
+
+/**
+ * Liquid out of the goods of a place: its share of what they hold, and as large a share of the dye that the place got
+ * in the same pass.
+ */
+export function fromPlace(state: State, place: Place, pass: string | null, much: HowMuch): Taken {
+  const goods = goodsAt(state, place);
+  const thereMl = goods.reduce((sum, [, { held }]) => sum + held.ml * width(place), 0);
+  const share = shareOf(much, thereMl, null);
+  const first = goods[0]?.[1].held.celsius ?? state.surroundings.roomC;
+  let liquid = emptyLiquid(first);
+  const changed: [string, Piece][] = [];
+  for (const [id, piece] of goods) {
+    const { taken, left } = divided(piece.held, share * width(place));
+    const { kept, moved } = dyeLeaving(piece, place, pass, share);
+    liquid = joined(liquid, { ...taken, parcels: [...taken.parcels, ...moved] });
+    changed.push([id, { ...piece, held: left, received: chainOf(kept.map(alone)) }]);
+  }
+  return { state: withPieces(state, changed), liquid };
+}
+
+function dyeLeaving(
+  piece: Piece,
+  place: Stretch,
+  pass: string | null,
+  share: number,
+): { kept: Got[]; moved: Parcel[] } {
+  const moved: Parcel[] = [];
+  const kept = gotBy(piece).flatMap((entry): Got[] => {
+    const common = entry.pass === pass ? overlap(entry.stretch, place) : 0;
+    if (common === 0) return [entry];
+    const reached = entry.standardGrams * common;
+    const { dyeId, act } = entry;
+    moved.push({ dyeId, standardGrams: reached * share, act, pass, since: new Map(), left: false });
+    const stays = { ...entry, standardGrams: reached * (1 - share), stretch: shared(entry.stretch, place) };
+    return [...beside(entry, place, reached), ...(stays.standardGrams > 0 ? [stays] : [])];
+  });
+  return { kept, moved };
+}
+
+/** Share of what a stretch got that lies on another: their common part on one axis, the other’s width across axes. */
+function overlap(of: Stretch, on: Stretch): number {
+  if (of.axis !== on.axis) return width(on);
+  return Math.max(0, Math.min(of.to, on.to) - Math.max(of.from, on.from)) / width(of);
+}
+
+const shared = (of: Stretch, on: Stretch): Stretch =>
+  of.axis === on.axis ? { axis: of.axis, from: Math.max(of.from, on.from), to: Math.min(of.to, on.to) } : of;
+
+/** What of an entry lies beside the place, before it and after it; across axes it stays where it was. */
+function beside(entry: Got, { axis, from, to }: Stretch, reached: number): Got[] {
+  const { stretch } = entry;
+  const rest = entry.standardGrams - reached;
+  if (rest <= 0) return [];
+  if (stretch.axis !== axis) return [{ ...entry, standardGrams: rest }];
+  const parts: Stretch[] = [
+    { axis, from: stretch.from, to: Math.min(stretch.to, from) },
+    { axis, from: Math.max(stretch.from, to), to: stretch.to },
+  ].filter((part) => width(part) > 0);
+  const all = parts.reduce((sum, part) => sum + width(part), 0);
+  return parts.map((part) => ({ ...entry, stretch: part, standardGrams: (rest * width(part)) / all }));
+}
