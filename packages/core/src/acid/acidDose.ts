@@ -2,7 +2,8 @@ import { FieldError } from '../figure/fieldError';
 
 /**
  * Acids as a dyer buys them. Vinegar and citric solution are poured in mL, crystals weighed in g.
- * Molar masses: CRC Handbook of Chemistry and Physics (acetic 60.052, citric anhydrous 192.124 g/mol).
+ * Molar masses: CRC Handbook of Chemistry and Physics (acetic 60.052, citric anhydrous 192.124 g/mol). What a liter of
+ * water holds at most: pure acetic acid by its density, citric acid saturated at 20 °C (both from memory).
  */
 export const ACIDS = {
   vinegar: {
@@ -11,6 +12,7 @@ export const ACIDS = {
     acid: 'acetic acid',
     unit: 'mL',
     molarMass: 60.052,
+    mostGPerL: 1049,
     protons: 1,
     usualStrength: 5,
   },
@@ -20,6 +22,7 @@ export const ACIDS = {
     acid: 'citric acid',
     unit: 'g',
     molarMass: 192.124,
+    mostGPerL: 750,
     protons: 3,
     usualStrength: 100,
   },
@@ -29,6 +32,7 @@ export const ACIDS = {
     acid: 'citric acid',
     unit: 'mL',
     molarMass: 192.124,
+    mostGPerL: 750,
     protons: 3,
     usualStrength: 10,
   },

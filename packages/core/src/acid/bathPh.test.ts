@@ -1,3 +1,4 @@
+import { FieldError } from '../figure/fieldError';
 import fc from 'fast-check';
 import { acidForPh, bathPh, type BathContents } from './bathPh';
 import { activityCoefficient } from './davies';
@@ -106,8 +107,8 @@ describe('the bath', () => {
     );
   });
   test('impossible contents are refused', () => {
-    expect(() => bathPh({ acids: [{ name: 'acetic', molar: -1 }], strongBase: 0 })).toThrow(RangeError);
-    expect(() => bathPh({ acids: [], strongBase: Number.NaN })).toThrow(RangeError);
+    expect(() => bathPh({ acids: [{ name: 'acetic', molar: -1 }], strongBase: 0 })).toThrow(FieldError);
+    expect(() => bathPh({ acids: [], strongBase: Number.NaN })).toThrow(FieldError);
   });
 });
 

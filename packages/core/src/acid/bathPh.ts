@@ -1,3 +1,4 @@
+import { FieldError } from '../figure/fieldError';
 import type { Fiber } from '../shelf/fibers';
 import { activityCoefficient } from './davies';
 import { bracketedRoot } from './bracketedRoot';
@@ -57,13 +58,13 @@ const balanceOf = ({ acids, strongBase, fiber, airCo2 = 0 }: BathContents): Bala
 /**
  * pH of a bath at 25 °C: the one root of its charge balance, with activities by Davies and pH = −log10 a(H+).
  * Adding acid never raises it.
- * @throws RangeError when a concentration is negative or not finite
+ * @throws FieldError when a concentration is negative, not finite, or more than any liquid holds
  */
 export function bathPh(contents: BathContents): number {
   if (contents.acids.some(({ molar }) => !(molar >= 0 && molar < 50)))
-    throw new RangeError('An acid must be 0 to 50 mol/L.');
+    throw new FieldError('acids', 'An acid must be 0 to 50 mol/L.');
   if (!Number.isFinite(contents.strongBase))
-    throw new RangeError('The strong base must be a finite number of mol/L.');
+    throw new FieldError('alkalinity', 'The strong base must be a finite number of mol/L.');
   const balance = balanceOf(contents);
   let pH = rootAt(balance, 1);
   if (contents.activities === false) return pH;

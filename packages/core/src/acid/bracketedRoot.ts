@@ -1,9 +1,11 @@
+import { FieldError } from '../figure/fieldError';
+
 /**
  * Root of a continuous function between two points of opposite sign: inverse quadratic interpolation where it is
  * safe, bisection where it is not, so that it always ends.
  * Source: T. R. Chandrupatla, Adv. Eng. Softw. 28, 145 (1997).
  * @param tolerance width at which the root is known well enough, > 0
- * @throws RangeError when both ends have the same sign
+ * @throws FieldError when both ends have the same sign
  */
 export function bracketedRoot(
   f: (x: number) => number,
@@ -17,7 +19,7 @@ export function bracketedRoot(
   let fb = f(b);
   if (fa === 0) return a;
   if (fb === 0) return b;
-  if (fa > 0 === fb > 0) throw new RangeError(`No change of sign between ${low} and ${high}.`);
+  if (fa > 0 === fb > 0) throw new FieldError('root', `No change of sign between ${low} and ${high}.`);
   let c: number;
   let fc: number;
   let t = 0.5;

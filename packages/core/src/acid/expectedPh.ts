@@ -62,11 +62,11 @@ export function fiberPerLiter(
   return [...sums].map(([fiber, gramsPerLiter]) => ({ fiber, gramsPerLiter }));
 }
 
-/** The weak acids of a bath, mol/L. */
+/** The weak acids dissolved in a bath, mol/L: what is more than it can hold lies on its floor. */
 export const molarAcids = (acids: AcidsInBath, liters: number): BathContents['acids'] =>
   acids.map(({ material, pureGrams }) => ({
     name: acidName(material),
-    molar: pureGrams / ACIDS[material].molarMass / liters,
+    molar: Math.min(pureGrams / liters, ACIDS[material].mostGPerL) / ACIDS[material].molarMass,
   }));
 
 /**

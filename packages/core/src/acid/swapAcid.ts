@@ -3,8 +3,8 @@ import type { AcidDose } from '../recipe/recipe';
 import { ACIDS, type AcidMaterial } from './acidDose';
 
 /**
- * A dose in another acid. From vinegar to citric and back it is the dose that brings this bath to the same pH; between
- * crystals and solution of one acid the grams stay.
+ * A dose in another acid. From vinegar to citric and back it is the dose that brings this bath to the same pH, or where
+ * no amount of the other does, the one with as many protons; between crystals and solution of one acid the grams stay.
  * @param planned the dose as it was planned; null when it is nothing yet, then its number stays
  * @param liters bath, L, > 0
  */
@@ -23,9 +23,10 @@ export function swapAcid(
     };
   const sameAcid = ACIDS[to].acid === ACIDS[dose.material].acid;
   const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
+  const { samePh, sameProtons } = planned.instead;
   const grams = sameAcid
     ? planned.pureGrams.value
-    : (planned.instead.samePh.value * ACIDS[other].usualStrength) / 100;
+    : ((samePh ?? sameProtons).value * ACIDS[other].usualStrength) / 100;
   return {
     ...dose,
     material: to,

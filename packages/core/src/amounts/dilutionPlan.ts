@@ -1,8 +1,5 @@
 import type { Tool } from '../shelf/tool';
-import { chooseTool, type ToolReading } from './chooseTool';
-
-/** Relative error over which a pour should be diluted, % (common practice, no source). */
-export const MOST_ERROR_PERCENT = 3;
+import { chooseTool, MOST_ERROR_PERCENT, type ToolReading } from './chooseTool';
 
 /** Working dilutions a dyer makes, one part in so many. */
 const RATIOS = [5, 10, 20] as const;
@@ -19,13 +16,14 @@ export interface DilutionPlan {
   pour: ToolReading;
   /** Strength of the dilution as it is really made, % w/v. */
   strengthPercent: number;
-  /** Errors of taking, making up and pouring, in quadrature, %. */
+  /** Errors of taking, making up and pouring, in quadrature, and what rounding the pour makes of the dye, %. */
   errorPercent: number;
 }
 
 /**
- * A working dilution that brings the reading error of a small pour under 3 %, the mildest first.
- * @param volumeMl stock to pour, mL, > 0
+ * A working dilution that brings the error of a small pour under 3 %, the mildest first. It holds enough for every dose.
+ * @param volumeMl stock to pour in one dose, mL, > 0
+ * @param doses how many equal doses are poured from it
  * @param strengthPercent of the stock, % w/v
  * @returns null when no dilution with these tools does
  */
@@ -33,9 +31,10 @@ export function dilutionPlan(
   volumeMl: number,
   strengthPercent: number,
   tools: readonly Tool[],
+  doses = 1,
 ): DilutionPlan | null {
   for (const ratio of RATIOS) {
-    const needed = volumeMl * ratio;
+    const needed = volumeMl * ratio * doses;
     for (const total of MAKE_UP_ML) {
       if (total < needed) continue;
       const take = chooseTool(total / ratio, 'mL', tools);
@@ -43,8 +42,9 @@ export function dilutionPlan(
       if (!take || !makeUp) continue;
       const diluted = (strengthPercent * take.reading) / makeUp.reading;
       const pour = chooseTool((volumeMl * strengthPercent) / diluted, 'mL', tools);
-      if (!pour || pour.reading > makeUp.reading) continue;
-      const errorPercent = Math.hypot(take.errorPercent, makeUp.errorPercent, pour.errorPercent);
+      if (!pour || pour.reading * doses > makeUp.reading) continue;
+      const rounding = 100 * Math.abs((pour.reading * diluted) / (volumeMl * strengthPercent) - 1);
+      const errorPercent = rounding + Math.hypot(take.errorPercent, makeUp.errorPercent, pour.errorPercent);
       if (errorPercent < MOST_ERROR_PERCENT)
         return { ratio, take, makeUp, pour, strengthPercent: diluted, errorPercent };
     }

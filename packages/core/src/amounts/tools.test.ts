@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dyeSchema, toolSchema, type Tool } from '..';
-import { chooseTool, readWith } from './chooseTool';
-import { dilutionPlan, MOST_ERROR_PERCENT } from './dilutionPlan';
+import { chooseTool, MOST_ERROR_PERCENT, readWith } from './chooseTool';
+import { dilutionPlan } from './dilutionPlan';
 import { planStock, spoonStock, weighedStock } from './makeStock';
 import { powdersWithin, singleDyes } from './premix';
 
@@ -15,17 +15,38 @@ const SCALE = tool('scale', 'scale', 200, 0.01);
 const ALL = [SYRINGE_1, SYRINGE_10, CYLINDER_100, TEASPOON, SCALE];
 
 describe('choosing a tool', () => {
-  test('7.5 mL is read to 7.6 on a syringe marked every 0.2 mL, ± 0.1 in 7.6', () => {
+  test('7.5 mL is read to 7.6 on a syringe marked every 0.2 mL, ± 0.1 in 7.5', () => {
     const chosen = readWith(SYRINGE_10, 7.5, 'mL')!;
     expect(chosen.reading).toBeCloseTo(7.6, 9);
-    expect(chosen.errorPercent).toBeCloseTo((100 * 0.1) / 7.6, 9);
+    expect(chosen.errorPercent).toBeCloseTo((100 * 0.1) / 7.5, 9);
   });
   test('25 mL is three fills of it, half a graduation in quadrature: 0.1 × √3 in 25', () => {
     const chosen = readWith(SYRINGE_10, 25, 'mL')!;
     expect([chosen.fills, chosen.reading]).toEqual([3, 25]);
     expect(chosen.errorPercent).toBeCloseTo((100 * 0.1 * Math.sqrt(3)) / 25, 9);
   });
-  test('the least relative error wins, with at most four fills', () => {
+  test('four fills of a small syringe are nobody’s way when a cylinder reads it to 3 %', () => {
+    // 25 mL in the cylinder: ± 0.5 in 25 is 2 %, in one fill; the 10 mL syringe would read it to 0.7 % in three.
+    expect(chooseTool(25, 'mL', ALL)).toMatchObject({
+      tool: { name: '100 mL cylinder' },
+      fills: 1,
+      errorPercent: 2,
+    });
+    // 3.6 mL: ± 0.1 in 3.6 is 2.8 % in one fill of the larger syringe, against four of the smaller.
+    expect(chooseTool(3.6, 'mL', ALL)).toMatchObject({ tool: { name: '10 mL syringe' }, fills: 1 });
+  });
+  test('what is read lies within the error that is stated', () => {
+    // 25.8 mL on a jug marked every 50 mL is read as 50: ± 25 in 25.8 is 97 %, and 50 is 94 % off.
+    const jug = chooseTool(25.8, 'mL', [tool('jug', 'jug', 1000, 50)])!;
+    expect([jug.reading, Math.round(jug.errorPercent)]).toEqual([50, 97]);
+    fc.assert(
+      fc.property(fc.double({ min: 0.02, max: 900, noNaN: true }), (amount) => {
+        const chosen = chooseTool(amount, 'mL', ALL)!;
+        expect(Math.abs(chosen.reading / amount - 1) * 100).toBeLessThanOrEqual(chosen.errorPercent + 1e-6);
+      }),
+    );
+  });
+  test('the finest wins where none is fine enough, with at most four fills', () => {
     expect(chooseTool(7.5, 'mL', ALL)!.tool.name).toBe('10 mL syringe');
     expect(chooseTool(0.6, 'mL', ALL)!.tool.name).toBe('1 mL syringe');
     expect(chooseTool(180, 'mL', ALL)!.tool.name).toBe('100 mL cylinder');
@@ -76,6 +97,32 @@ describe('a pour too small to read', () => {
         if (!plan) return;
         expect(plan.errorPercent).toBeLessThan(MOST_ERROR_PERCENT);
         expect([5, 10, 20]).toContain(plan.ratio);
+      }),
+    );
+  });
+  test('it holds enough for every dose', () => {
+    // Four doses of 0.3 mL at 1 in 10 are 12 mL of the dilution; at 1 in 20 they are 24.
+    const plan = dilutionPlan(0.3, 1, [SYRINGE_10, CYLINDER_100], 4)!;
+    expect(4 * plan.pour.reading).toBeLessThanOrEqual(plan.makeUp.reading);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.05, max: 5, noNaN: true }),
+        fc.integer({ min: 1, max: 12 }),
+        (volume, doses) => {
+          const each = dilutionPlan(volume, 1, ALL, doses);
+          if (each) expect(doses * each.pour.reading).toBeLessThanOrEqual(each.makeUp.reading + 1e-9);
+        },
+      ),
+    );
+  });
+  test('the rounding of the pour is part of its error', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 5, noNaN: true }), (volume) => {
+        const plan = dilutionPlan(volume, 1, ALL);
+        if (!plan) return;
+        const off = 100 * Math.abs((plan.pour.reading * plan.strengthPercent) / volume - 1);
+        const reading = Math.hypot(plan.take.errorPercent, plan.makeUp.errorPercent, plan.pour.errorPercent);
+        expect(plan.errorPercent).toBeCloseTo(off + reading, 9);
       }),
     );
   });

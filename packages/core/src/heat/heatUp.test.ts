@@ -1,6 +1,6 @@
 import { boilingC, boilingPointC, airPressureKpa } from './boilingPoint';
 import { centerHotMinutes, centerLag } from './bundle';
-import { coolDownMinutes, heatCapacityJPerK, heatUpMinutes } from './heatUp';
+import { coolDownMinutes, heatCapacityJPerK, heatUpMinutes, ledUpMinutes } from './heatUp';
 
 describe('boiling point', () => {
   test('ISO 2533 pressure at 1500 m and 3000 m, kPa', () => {
@@ -43,6 +43,25 @@ describe('heat balance, worked by hand', () => {
       Number.POSITIVE_INFINITY,
     );
     expect(heatUpMinutes(ring, capacity, 90, 88, 20)).toBe(0);
+  });
+  test('led at 1.5 °C/min until the ring falls behind: agrees with stepping the balance, and is neither of the two alone', () => {
+    // 1.5 °C/min wants 26 288 × 1.5 ÷ 60 = 657 W; 900 W less 5 W/K give that up to 48.6 K over the room.
+    const losing = { ...ring, lossWPerK: 5 };
+    const led = ledUpMinutes(losing, capacity, 20, 88, 20, 1.5);
+    let temperature = 20;
+    let seconds = 0;
+    while (temperature < 88) {
+      temperature += Math.min(1.5 / 60, (900 - 5 * (temperature - 20)) / capacity);
+      seconds += 1;
+    }
+    expect(led).toBeCloseTo(seconds / 60, 1);
+    expect(led).toBeGreaterThan(heatUpMinutes(losing, capacity, 20, 88, 20));
+    expect(led).toBeGreaterThan(68 / 1.5);
+  });
+  test('a ring that always keeps up takes as long as the rise says; one that never does, as long as it needs', () => {
+    expect(ledUpMinutes({ ...ring, lossWPerK: 5 }, capacity, 20, 88, 20, 0.5)).toBeCloseTo(136, 9);
+    expect(ledUpMinutes(ring, capacity, 20, 88, 20, 20)).toBeCloseTo((26_288 * 68) / 900 / 60, 9);
+    expect(ledUpMinutes({ ...ring, lossWPerK: 20 }, capacity, 20, 88, 20, 1)).toBe(Number.POSITIVE_INFINITY);
   });
   test('cooling from 88 to 40 °C in a room of 20 °C: ln(68 / 20) × 26 288 / 5 s', () => {
     expect(coolDownMinutes(5, capacity, 88, 40, 20)).toBeCloseTo((Math.log(3.4) * 26_288) / 5 / 60, 9);

@@ -38,6 +38,29 @@ export function heatUpMinutes(
 }
 
 /**
+ * Minutes to bring a bath from one temperature to another no faster than a decided rise, and no faster than the ring can:
+ * the rise holds until the ring falls behind it, from there the ring. The integral of both, not the larger of the two.
+ * @param rampCPerMin decided rise, °C per minute, > 0
+ * @returns minutes; Infinity when the ring cannot hold the pot that hot
+ */
+export function ledUpMinutes(
+  vessel: HeatingVessel,
+  capacityJPerK: number,
+  fromC: number,
+  toC: number,
+  roomC: number,
+  rampCPerMin: number,
+): number {
+  if (toC <= fromC) return 0;
+  const watts = (vessel.powerWatts * vessel.efficiencyPercent) / 100;
+  const needed = (capacityJPerK * rampCPerMin) / 60;
+  const keepsUpTo =
+    vessel.lossWPerK === 0 ? (watts >= needed ? toC : fromC) : roomC + (watts - needed) / vessel.lossWPerK;
+  const turn = Math.min(toC, Math.max(fromC, keepsUpTo));
+  return (turn - fromC) / rampCPerMin + heatUpMinutes(vessel, capacityJPerK, turn, toC, roomC);
+}
+
+/**
  * Minutes for a pot taken off the heat to cool in place, by Newton's law: ln((T0 − room) / (T1 − room)) × C / k.
  * @returns minutes; Infinity when the room is no colder than the end, or nothing is lost
  */

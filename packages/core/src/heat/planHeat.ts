@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { heatCapacityJPerK, heatUpMinutes } from './heatUp';
+import { heatCapacityJPerK, heatUpMinutes, ledUpMinutes } from './heatUp';
 import type { Pot } from '../shelf/pot';
 
 const PRACTICE = 'common practice, no source';
@@ -13,18 +13,29 @@ export interface BathToHeat {
 }
 
 /**
- * Minutes from one temperature to another: as slow as the rise that was decided, or as the ring can, whichever is
- * slower. An estimate.
+ * Minutes from one temperature to another: the decided rise for as long as the ring keeps up with it, then as fast as
+ * the ring can. An estimate.
  * @param rampCPerMin decided rise, °C per minute, > 0
  */
 export function riseFigure(bath: BathToHeat, fromC: number, toC: number, rampCPerMin: number): Figure {
+  const { pot, waterMl, fiberGrams, roomC } = bath;
   const gentle = Math.max(0, (toC - fromC) / rampCPerMin);
-  const slow = ringMinutes(bath, fromC, toC);
-  if (slow !== null && Number.isFinite(slow) && slow > gentle)
+  const led =
+    pot && pot.powerWatts !== null
+      ? ledUpMinutes(
+          { ...pot, powerWatts: pot.powerWatts },
+          heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK),
+          fromC,
+          toC,
+          roomC,
+          rampCPerMin,
+        )
+      : gentle;
+  if (pot && Number.isFinite(led) && led > gentle + 1e-9)
     return figure(
-      slow,
+      led,
       'min',
-      `${bath.pot?.name ?? 'the ring'}: ${heatCapacityJPerK(bath.waterMl, bath.fiberGrams, bath.pot?.vesselJPerK ?? 0).toFixed(0)} J/K from ${fromC.toFixed(0)} to ${toC} °C on ${bath.pot?.powerWatts ?? 0} W at ${bath.pot?.efficiencyPercent ?? 0} %; slower than ${rampCPerMin} °C/min`,
+      `from ${fromC.toFixed(0)} to ${toC} °C at ${rampCPerMin} °C/min while ${pot.name} keeps up: ${heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK).toFixed(0)} J/K on ${pot.powerWatts} W at ${pot.efficiencyPercent} %, losing ${pot.lossWPerK} W/K`,
       'estimate',
       'heat balance; vessel data as entered',
     );

@@ -29,7 +29,7 @@ export function diluteSteps(inputs: PassStepInputs, pour: PourLine): Step[] {
           stockId: pour.stockId,
           strengthPercent: pour.strengthPercent,
         },
-        tool: `with the ${dilution.takeWith}, made up in the ${dilution.makeUpWith}`,
+        tool: `${withTool(dilution.takeWith.name, dilution.takeWith.fills)}, made up in the ${dilution.makeUpWith}`,
       },
       handsOnMinutes: 4,
     }),
@@ -41,7 +41,7 @@ export function dyeStep(inputs: PassStepInputs, pour: PourLine, id = pour.stepId
   const strength = pour.dilution ? pour.dilution.strengthPercent : pour.strengthPercent;
   const amount = pour.dilution?.pour ?? pour.measured?.reading ?? pour.each;
   const tool = pour.dilution
-    ? withTool(pour.dilution.pourWith, 1)
+    ? withTool(pour.dilution.pourWith.name, pour.dilution.pourWith.fills)
     : pour.measured
       ? withTool(pour.measured.toolName, pour.measured.fills)
       : undefined;

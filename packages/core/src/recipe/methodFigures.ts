@@ -82,9 +82,9 @@ export function methodFigures(
         named(
           'Time between the first dose and the last',
           figure(
-            method.minutes * method.repeats,
+            method.minutes * (method.repeats - 1),
             'min',
-            `${method.repeats} × ${plainNumber(method.minutes)} min`,
+            `${plainNumber(method.minutes)} min after each of ${method.repeats} doses but the last`,
           ),
         ),
       ];

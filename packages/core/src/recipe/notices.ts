@@ -1,5 +1,6 @@
+import { ACIDS } from '../acid/acidDose';
 import { phRange } from '../acid/phRange';
-import { MOST_ERROR_PERCENT } from '../amounts/dilutionPlan';
+import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts } from '../heat/setMethods';
 import { setWindow } from '../heat/setWindow';
@@ -100,7 +101,7 @@ function pourNotices(
   for (const pour of planned.pours) {
     if (pour.measured && pour.measured.error.value > MOST_ERROR_PERCENT && !pour.dilution)
       say(
-        `${pour.dyeName}: ${formatAmount(pour.each.value, pour.each.unit)} reads only to ${formatAmount(pour.measured.error.value, '%')} with the ${pour.measured.toolName}, and no dilution with these tools brings it under 3 %.`,
+        `${pour.dyeName}: ${formatAmount(pour.each.value, pour.each.unit)} is read as ${formatAmount(pour.measured.reading.value, pour.each.unit)} on the ${pour.measured.toolName}, to within ${formatAmount(pour.measured.error.value, '%')}; that makes it ${formatAmount(pour.measured.realDos.value, '%')}, not ${formatAmount(pour.dos.value, '%')}. No dilution with these tools does better: take a finer tool${pour.volume ? ', or a jar weighed weaker' : ''}.`,
       );
     if (!pour.measured && !pour.dilution && formulation.tools.length > 0 && pour.each.value > 0)
       say(
@@ -194,6 +195,16 @@ function acidNotices(pass: Pass, planned: PlannedPass): Notice[] {
   const say = (text: string): Notice => ({ about: 'acid', passId: pass.id, text });
   const { bathAcid, phWindow } = planned;
   if (!bathAcid) return [say('No acid: most acid dyes will stay in the bath.')];
+  const tooMuch = planned.acids.find(({ material, gPerL }) => gPerL.value > ACIDS[material].mostGPerL);
+  if (tooMuch)
+    return [
+      {
+        ...say(
+          `${formatAmount(planned.bath.value, 'mL')} of water cannot hold ${formatAmount(tooMuch.amount.value, tooMuch.amount.unit)} of ${tooMuch.label}. Take more water or less acid.`,
+        ),
+        blocks: true,
+      },
+    ];
   const range = `Usual for these dyes is ${phRange(phWindow)}.`;
   const pH = bathAcid.pH.value;
   const glaze = pass.method.kind === 'glaze';

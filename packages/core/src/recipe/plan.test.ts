@@ -97,7 +97,7 @@ describe('expected pH', () => {
               material: 'citric',
               strengthPercent: 100,
               basis: 'amount',
-              value: vinegar.instead.samePh.value,
+              value: vinegar.instead.samePh!.value,
               when: 'start',
             },
           ],
@@ -106,7 +106,7 @@ describe('expected pH', () => {
       water,
     );
     expect(swapped.pH.value).toBeCloseTo(vinegar.pH.value, 3);
-    expect(swapped.instead.samePh.value / vinegar.amount.value).toBeCloseTo(1, 2);
+    expect(swapped.instead.samePh!.value / vinegar.amount.value).toBeCloseTo(1, 2);
   });
   test('far outside the window of the dyes is worth a word', () => {
     const strong = formulation({

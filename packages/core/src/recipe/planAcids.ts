@@ -73,6 +73,7 @@ function planAcid(
           bath.water,
         ).pH;
   const samePh = acidGramsForPh(other, alone, bath.liters, bath.goods, bath.water);
+  const otherAmount = (100 * samePh.value) / ACIDS[other].usualStrength;
   return {
     material: dose.material,
     label: facts.label,
@@ -91,13 +92,9 @@ function planAcid(
     phBeforeGoods: expected.beforeGoods,
     instead: {
       label: ACIDS[other].short,
-      samePh: figure(
-        (100 * samePh.value) / ACIDS[other].usualStrength,
-        ACIDS[other].unit,
-        samePh.because,
-        samePh.sureness,
-        samePh.source,
-      ),
+      samePh: goesIn(other, otherAmount, bath.liters)
+        ? figure(otherAmount, ACIDS[other].unit, samePh.because, samePh.sureness, samePh.source)
+        : null,
       sameProtons: figure(
         equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength),
         ACIDS[other].unit,
@@ -108,6 +105,10 @@ function planAcid(
     },
   };
 }
+
+/** Whether a bath can hold so much of an acid: a liquid is a part of the bath, crystals must dissolve in it. */
+const goesIn = (material: AcidMaterial, amount: number, liters: number): boolean =>
+  ACIDS[material].unit === 'mL' ? amount <= 1000 * liters : amount <= ACIDS[material].mostGPerL * liters;
 
 /** All acid of a bath together. @returns null when there is none */
 export function bathAcid(inBath: AcidsInBath, bath: AcidBath, known?: Figure): PlannedPass['bathAcid'] {

@@ -1,5 +1,5 @@
-import { chooseTool } from '../amounts/chooseTool';
-import { dilutionPlan, MOST_ERROR_PERCENT } from '../amounts/dilutionPlan';
+import { chooseTool, MOST_ERROR_PERCENT } from '../amounts/chooseTool';
+import { dilutionPlan } from '../amounts/dilutionPlan';
 import { depthOfShade } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { figure } from '../figure/figure';
@@ -183,7 +183,7 @@ function measure(
     error: figure(
       Number(errorPercent.toPrecision(2)),
       '%',
-      `100 × ${plainNumber(tool.graduation)} ÷ 2${fills > 1 ? ` × √${fills}` : ''} ÷ ${plainNumber(reading)} ${unit}`,
+      `100 × ${plainNumber(tool.graduation)} ÷ 2${fills > 1 ? ` × √${fills}` : ''} ÷ ${plainNumber(amount)} ${unit}`,
       'estimate',
       PRACTICE,
     ),
@@ -204,18 +204,18 @@ function dilute(
   dosOf: (grams: number) => number,
 ): PlannedDilution | null {
   if (tools.length === 0 || (measured && measured.error.value <= MOST_ERROR_PERCENT)) return null;
-  const plan = dilutionPlan(amount, stock.strengthPercent, tools);
+  const plan = dilutionPlan(amount, stock.strengthPercent, tools, doses);
   if (!plan) return null;
   const { take, makeUp, pour, ratio, strengthPercent } = plan;
   const grams = doses * gramsInStock(pour.reading, strengthPercent);
   return {
     ratio,
     take: figure(take.reading, 'mL', `${plainNumber(makeUp.reading)} mL ÷ ${ratio}`),
-    takeWith: take.tool.name,
+    takeWith: { name: take.tool.name, fills: take.fills },
     makeUp: figure(
       makeUp.reading,
       'mL',
-      `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}`,
+      `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}${doses > 1 ? ` × ${doses} doses` : ''}`,
     ),
     makeUpWith: makeUp.tool.name,
     strengthPercent,
@@ -224,11 +224,11 @@ function dilute(
       'mL',
       `${plainNumber(amount)} mL × ${plainNumber(stock.strengthPercent)} % ÷ ${plainNumber(strengthPercent)} %, read on the ${pour.tool.name}`,
     ),
-    pourWith: pour.tool.name,
+    pourWith: { name: pour.tool.name, fills: pour.fills },
     error: figure(
       Number(plan.errorPercent.toPrecision(2)),
       '%',
-      'taking, making up and pouring, in quadrature',
+      'taking, making up and pouring, in quadrature, and the rounding of the pour',
       'estimate',
       PRACTICE,
     ),

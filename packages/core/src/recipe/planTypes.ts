@@ -37,17 +37,23 @@ export interface Measured {
   realDos: Figure;
 }
 
+/** A tool, and how often it is filled. */
+export interface ToolUse {
+  name: string;
+  fills: number;
+}
+
 /** A working dilution for a pour too small to read. */
 export interface PlannedDilution {
   ratio: number;
   take: Figure;
-  takeWith: string;
+  takeWith: ToolUse;
   makeUp: Figure;
   makeUpWith: string;
   strengthPercent: number;
   /** What to pour of the dilution, and with which tool. */
   pour: Figure;
-  pourWith: string;
+  pourWith: ToolUse;
   error: Figure;
   realDos: Figure;
 }
@@ -94,8 +100,8 @@ export interface PlannedAcid {
   /** Expected pH of the bath with this dose and those before it, goods in it, and before they go in. */
   pH: Figure;
   phBeforeGoods: Figure;
-  /** The other acid: for the same pH in this bath, and for as many protons. */
-  instead: { label: string; samePh: Figure; sameProtons: Figure };
+  /** The other acid: for the same pH in this bath (null where no amount of it gets there), and for as many protons. */
+  instead: { label: string; samePh: Figure | null; sameProtons: Figure };
 }
 
 /** A figure that belongs to one method only. */

@@ -59,9 +59,9 @@ const said = (batch: ReturnType<typeof batchOf>, id: string) =>
 
 describe('the arithmetic behind a line of the card', () => {
   test('stock: grams asked for over strength, and what it is read to', () => {
-    // 0.247 g is 24.7 mL of 1 %, three fills of a syringe marked every 0.2 mL.
+    // 0.247 g is 24.7 mL of 1 %, one fill of the cylinder marked every mL, to 2 %.
     expect(said(batchOf('immersion', 0.1235), 'p1.dye.d1').measure?.amount.because).toBe(
-      '100 × 0.247 g ÷ 1 % w/v = 24.7 mL, read to 24.6 mL',
+      '100 × 0.247 g ÷ 1 % w/v = 24.7 mL, read to 25 mL',
     );
     expect(said(batchOf('immersion', 1), 'p1.dye.d1').measure?.amount.because).toBe(
       '100 × 2 g ÷ 1 % w/v = 200 mL',

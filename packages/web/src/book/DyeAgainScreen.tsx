@@ -22,6 +22,7 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
+import { planOrWhy } from '../colorways/usePlan';
 import { useBeginBatch, useRunning } from '../api/queries';
 import { Choice } from '../parts/Choice';
 import { ComparedValue } from '../parts/ComparedValue';
@@ -74,10 +75,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
   const running = useRunning().data ?? [];
   const begin = useBeginBatch();
   const navigate = useNavigate();
-  const before = useMemo(
-    () => planFormulation(formulate(batch.name, recipe, materials)),
-    [batch.name, recipe, materials],
-  );
+  const before = useMemo(() => planOrWhy(batch.name, recipe, materials), [batch.name, recipe, materials]);
   const made = useMemo(() => {
     try {
       const scaled = rescaleRecipe(
@@ -132,8 +130,15 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
       say(saidOf(error));
     }
   };
-  const share = (of: typeof before): number => of.dyeablePercent.value;
-  const mixed = made.plan !== null && Math.abs(share(before) - share(made.plan)) > 0.01;
+  if (before.plan === null)
+    return (
+      <Box sx={{ p: 3 }}>
+        <Typography role="alert">✕ This batch cannot be planned as it was dyed. {before.problem}</Typography>
+      </Box>
+    );
+  const then = before.plan;
+  const share = (of: typeof then): number => of.dyeablePercent.value;
+  const mixed = made.plan !== null && Math.abs(share(then) - share(made.plan)) > 0.01;
   return (
     <Box sx={{ pb: 3 }}>
       <Box sx={{ px: 2, pt: 1.5, pb: 1 }}>
@@ -230,7 +235,7 @@ function AgainForm({ batch, shelf, recipe }: { batch: Batch; shelf: ShelfRespons
             </TableHead>
             <TableBody>
               {made.plan &&
-                comparePlans(before, made.plan).map((line) => (
+                comparePlans(then, made.plan).map((line) => (
                   <TableRow key={line.label}>
                     <TableCell>{line.label}</TableCell>
                     <TableCell align="right">

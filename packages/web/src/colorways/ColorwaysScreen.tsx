@@ -6,16 +6,11 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import {
-  formatAmount,
-  formulate,
-  planFormulation,
-  type ColorwayOnList,
-  type ShelfResponse,
-} from '@ythrion/core';
+import { formatAmount, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
 import { useColorways, useShelf } from '../api/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
+import { planOrWhy } from './usePlan';
 
 /** Every colorway as its yarn, with what it is made of in words. */
 export function ColorwaysScreen() {
@@ -64,12 +59,18 @@ export function ColorwaysScreen() {
   );
 }
 
+/** Depth and dyes of a plan in a line. */
+const whatIsIn = ({ totals, passes }: Plan): string =>
+  `${formatAmount(totals.dos.value, '%')}${passes.length > 1 ? ` in ${passes.length} passes` : ''} · ${[
+    ...new Set(passes.flatMap((pass) => pass.pours.map((pour) => pour.dyeName))),
+  ].join(', ')}`;
+
 function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfResponse }) {
-  const plan = useMemo(
-    () => planFormulation(formulate(colorway.name, colorway.recipe, shelf)),
+  const { plan, problem } = useMemo(
+    () => planOrWhy(colorway.name, colorway.recipe, shelf),
     [colorway, shelf],
   );
-  const look = plan.goods[0]?.looks.at(-1);
+  const look = plan?.goods[0]?.looks.at(-1);
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
       <ButtonBase
@@ -91,14 +92,10 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
           <Typography variant="colorway" component="div" noWrap>
             {colorway.name}
           </Typography>
-          <Typography variant="body2">
-            {formatAmount(plan.totals.dos.value, '%')}
-            {plan.passes.length > 1 && ` in ${plan.passes.length} passes`} ·{' '}
-            {[...new Set(plan.passes.flatMap((pass) => pass.pours.map((pour) => pour.dyeName)))].join(', ')}
-          </Typography>
+          <Typography variant="body2">{plan ? whatIsIn(plan) : `✕ ${problem}`}</Typography>
           <Typography variant="body2" color="text.secondary">
-            {plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')} · version{' '}
-            {colorway.version}
+            {plan && `${plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')} · `}
+            version {colorway.version}
             {colorway.retired ? ' · retired' : ''} {colorway.code}
           </Typography>
         </Box>

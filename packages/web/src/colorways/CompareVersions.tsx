@@ -6,17 +6,10 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import {
-  comparePlans,
-  dayOf,
-  formulate,
-  planFormulation,
-  type ColorwayOnList,
-  type Plan,
-  type ShelfResponse,
-} from '@ythrion/core';
+import { comparePlans, dayOf, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { ComparedValue } from '../parts/ComparedValue';
+import { planOrWhy } from './usePlan';
 
 export interface CompareVersionsProps {
   versions: readonly ColorwayOnList[];
@@ -39,13 +32,14 @@ export function CompareVersions({ versions, plan, shelf }: CompareVersionsProps)
     })),
   ];
   const plans = useMemo(() => {
-    const of = (which: string): Plan => {
+    const of = (which: string): { plan: Plan | null; problem: string | null } => {
       const found = versions.find(({ version }) => String(version) === which);
-      return found ? planFormulation(formulate(found.name, found.recipe, shelf)) : plan;
+      return found ? planOrWhy(found.name, found.recipe, shelf) : { plan, problem: null };
     };
     return { left: of(left), right: of(right) };
   }, [versions, left, right, shelf, plan]);
-  const lines = comparePlans(plans.left, plans.right);
+  const problem = plans.left.problem ?? plans.right.problem;
+  const lines = plans.left.plan && plans.right.plan ? comparePlans(plans.left.plan, plans.right.plan) : [];
   const differing = lines.filter((line) => line.differs).length;
   return (
     <Box
@@ -58,9 +52,11 @@ export function CompareVersions({ versions, plan, shelf }: CompareVersionsProps)
         <Choice label="Beside" value={right} options={options} onChange={setRight} />
       </Box>
       <Typography variant="body2" role="status">
-        {differing === 0
-          ? 'They say the same in every line.'
-          : `${differing} of ${lines.length} lines differ, marked ≠.`}
+        {problem !== null
+          ? `✕ One of them cannot be planned with the shelf of today. ${problem}`
+          : differing === 0
+            ? 'They say the same in every line.'
+            : `${differing} of ${lines.length} lines differ, marked ≠.`}
       </Typography>
       <Box sx={{ overflowX: 'auto' }}>
         <Table size="small" aria-label="Versions line by line" sx={{ maxWidth: 860 }}>

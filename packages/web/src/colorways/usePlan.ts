@@ -6,6 +6,8 @@ import {
   type Colorway,
   type Formulation,
   type Plan,
+  type PlanContext,
+  type Shelf,
   type ShelfResponse,
 } from '@ythrion/core';
 
@@ -18,21 +20,25 @@ export interface DraftPlan {
 
 /** The plan of a draft, renewed with every change. */
 export function usePlan({ name, recipe }: Colorway, shelf: ShelfResponse): DraftPlan {
-  const now = useMemo(() => attempt(name, recipe, shelf), [name, recipe, shelf]);
+  const now = useMemo(
+    () => planOrWhy(name, recipe, shelf, { left: shelf.stockLeft, today: new Date().toISOString() }),
+    [name, recipe, shelf],
+  );
   const [good, setGood] = useState(now);
   if (now.problem === null && now !== good) setGood(now);
   return now.problem === null ? now : { ...good, problem: now.problem };
 }
 
-function attempt(name: string, recipe: Colorway['recipe'], shelf: ShelfResponse): DraftPlan {
+/** The plan of a recipe, or why there is none: what was saved once may not be possible with the shelf of today. */
+export function planOrWhy(
+  name: string,
+  recipe: Colorway['recipe'],
+  shelf: Shelf,
+  context: PlanContext = {},
+): DraftPlan {
   try {
     const formulation = formulate(name, recipe, shelf);
-    const today = new Date().toISOString();
-    return {
-      formulation,
-      plan: planFormulation(formulation, { left: shelf.stockLeft, today }),
-      problem: null,
-    };
+    return { formulation, plan: planFormulation(formulation, context), problem: null };
   } catch (error) {
     if (!(error instanceof FieldError)) throw error;
     return { plan: null, formulation: null, problem: error.message };

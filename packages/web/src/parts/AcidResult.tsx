@@ -25,8 +25,15 @@ export function AcidResult({
       <br />
       <FigureText figure={acid.gPerL} name="Pure acid per liter of bath" px={13.5} /> ·{' '}
       <FigureText figure={acid.percentOfGoods} name="Pure acid on weight of goods" px={13.5} /> owf ·{' '}
-      <FigureText figure={acid.instead.samePh} name={`${acid.instead.label} for the same pH`} px={13.5} />{' '}
-      {acid.instead.label}, by protons{' '}
+      {acid.instead.samePh ? (
+        <>
+          <FigureText figure={acid.instead.samePh} name={`${acid.instead.label} for the same pH`} px={13.5} />{' '}
+          {acid.instead.label}
+        </>
+      ) : (
+        `no amount of ${acid.instead.label} makes it as acid`
+      )}
+      , by protons{' '}
       <FigureText
         figure={acid.instead.sameProtons}
         name={`${acid.instead.label} for as many protons`}

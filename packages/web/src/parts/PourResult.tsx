@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { formatAmount, type PourLine } from '@ythrion/core';
+import { formatAmount, type PourLine, withTool } from '@ythrion/core';
 import { FigureText } from './FigureText';
 
 /** What one dye line comes to: the pour, large, the dye in it, and under it how it is measured. */
@@ -60,7 +60,7 @@ function HowMeasured({ pour: { measured, dilution, each, dyeName } }: { pour: Po
         <FigureText figure={dilution.take} name={`Stock of ${dyeName} to dilute`} px={13} /> to{' '}
         <FigureText figure={dilution.makeUp} name={`Dilution of ${dyeName}`} px={13} />, pour{' '}
         <FigureText figure={dilution.pour} name={`Pour of diluted ${dyeName}`} px={15} />
-        {` with the ${dilution.pourWith}, `}
+        {` ${withTool(dilution.pourWith.name, dilution.pourWith.fills)}, `}
         <FigureText figure={dilution.realDos} name={`Real depth of ${dyeName}`} px={13} /> ±
         <FigureText figure={dilution.error} name={`Reading error of ${dyeName}`} px={13} bare />
       </Typography>

@@ -173,7 +173,7 @@ function dilution(step: Step, scene: Scene): Written[] {
   return [
     {
       id: idIn(scene, `put.dilution.${pour.lineId}`),
-      tool: { name: pour.dilution.takeWith, fills: 1 },
+      tool: pour.dilution.takeWith,
       madeUp: { ml: pour.dilution.makeUp.value, tool: pour.dilution.makeUpWith },
       act: {
         kind: 'put',
@@ -239,7 +239,7 @@ function dye(step: Step, scene: Scene): Written {
   return {
     id: idIn(scene, `dye.${material.lineId}${nth === 1 ? '' : `.dose${nth}`}`),
     tool: pour.dilution
-      ? { name: pour.dilution.pourWith, fills: 1 }
+      ? pour.dilution.pourWith
       : pour.measured
         ? { name: pour.measured.toolName, fills: pour.measured.fills }
         : null,

@@ -1,0 +1,209 @@
+import fc from 'fast-check';
+import { SET_METHOD_NAMES } from '../src/heat/setMethods';
+import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/recipe/methods';
+import type { MethodKind, PassMethod } from '../src/recipe/methodSchema';
+import { ACID_TIMES, ARRANGEMENTS, recipeSchema, type Recipe } from '../src/recipe/recipe';
+import { quantityKind, type QuantityKindName } from '../src/units/quantityKinds';
+
+/** A value anywhere a field lets it be: its ends, what is usual, and now and then what is on the way to it. */
+export function anywhere(name: QuantityKindName): fc.Arbitrary<number> {
+  const { possible, usual, aboveZero, whole, ladder } = quantityKind(name);
+  const low = aboveZero && possible[0] === 0 ? possible[1] * 1e-9 : possible[0];
+  const between = (from: number, to: number): fc.Arbitrary<number> =>
+    whole
+      ? fc.integer({ min: Math.ceil(from), max: Math.floor(to) })
+      : fc.double({ min: from, max: to, noNaN: true });
+  return fc.oneof(
+    { weight: 6, arbitrary: between(Math.max(low, usual[0]), usual[1]) },
+    { weight: 3, arbitrary: fc.constantFrom(...ladder) },
+    { weight: 1, arbitrary: between(low, possible[1]) },
+    { weight: 1, arbitrary: fc.constantFrom(whole ? possible[0] : low, possible[1]) },
+  );
+}
+
+const sections = fc.array(anywhere('sharePercent'), { minLength: 1, maxLength: 4 }).map((shares) => {
+  const all = shares.reduce((sum, share) => sum + share, 0);
+  const most = all > 100 ? 100 / all : 1;
+  return shares.map((share, i) => ({ id: `s${i}`, name: `Section ${i}`, sharePercent: share * most }));
+});
+const pan = fc.oneof(
+  fc.record({
+    shape: fc.constant('rectangular' as const),
+    lengthCm: anywhere('length'),
+    widthCm: anywhere('length'),
+  }),
+  fc.record({ shape: fc.constant('round' as const), diameterCm: anywhere('length') }),
+);
+
+/** Every way with settings from all over its range. */
+export const METHOD_RANGE: { [K in MethodKind]: fc.Arbitrary<Extract<PassMethod, { kind: K }>> } = {
+  immersion: fc.record({ kind: fc.constant('immersion' as const) }),
+  'low immersion': fc.record({
+    kind: fc.constant('low immersion' as const),
+    pan,
+    wallCm: anywhere('length'),
+    depthCm: anywhere('length'),
+    turns: anywhere('steps'),
+  }),
+  'cool bath': fc.record({
+    kind: fc.constant('cool bath' as const),
+    minutes: anywhere('minutes'),
+    temperatureC: anywhere('roomTemperature'),
+  }),
+  glaze: fc.record({ kind: fc.constant('glaze' as const), minutes: anywhere('minutes') }),
+  repeated: fc.record({
+    kind: fc.constant('repeated' as const),
+    repeats: anywhere('steps'),
+    minutes: anywhere('minutes'),
+  }),
+  dip: fc.record({
+    kind: fc.constant('dip' as const),
+    sharePercent: anywhere('sharePercent'),
+    steps: anywhere('steps'),
+    minutes: anywhere('minutes'),
+  }),
+  painting: fc.record({
+    kind: fc.constant('painting' as const),
+    layout: fc.constantFrom('across' as const, 'around' as const, 'touches' as const),
+    sections,
+    pickUpMlPerG: anywhere('pickUp'),
+  }),
+  sprinkle: fc.record({
+    kind: fc.constant('sprinkle' as const),
+    citricPerGram: anywhere('citricPerGram'),
+    coverPercent: anywhere('sharePercent'),
+    settleMinutes: anywhere('minutes'),
+  }),
+  ice: fc.record({
+    kind: fc.constant('ice' as const),
+    iceGrams: anywhere('iceMass'),
+    meltMinutes: anywhere('minutes'),
+  }),
+  'painted stack': fc.record({
+    kind: fc.constant('painted stack' as const),
+    layers: anywhere('steps'),
+    drainPercent: anywhere('drainPercent'),
+    pickUpMlPerG: anywhere('pickUp'),
+  }),
+  'blank painting': fc.record({
+    kind: fc.constant('blank painting' as const),
+    sections,
+    pickUpMlPerG: anywhere('pickUp'),
+  }),
+};
+
+const method: fc.Arbitrary<PassMethod> = fc
+  .constantFrom(...METHOD_KINDS)
+  .chain((kind): fc.Arbitrary<PassMethod> => METHOD_RANGE[kind]);
+const entry = fc.oneof(
+  { weight: 6, arbitrary: anywhere('dos').map((percent) => ({ school: 'depth', percent })) },
+  { weight: 1, arbitrary: anywhere('dyeMass').map((grams) => ({ school: 'grams', grams })) },
+  { weight: 1, arbitrary: anywhere('volume').map((milliliters) => ({ school: 'stock', milliliters })) },
+  { weight: 1, arbitrary: anywhere('teaspoons').map((teaspoons) => ({ school: 'stock spoons', teaspoons })) },
+  {
+    weight: 1,
+    arbitrary: anywhere('teaspoons').map((teaspoons) => ({ school: 'powder spoons', teaspoons })),
+  },
+  { weight: 1, arbitrary: anywhere('parts').map((parts) => ({ school: 'parts', parts })) },
+  { weight: 1, arbitrary: anywhere('inkPercent').map((inkPercent) => ({ school: 'print', inkPercent })) },
+);
+const acid = fc
+  .record({
+    material: fc.constantFrom('vinegar', 'citric', 'citric solution'),
+    basis: fc.constantFrom('gPerL', 'percentOfGoods', 'amount'),
+    strengthPercent: anywhere('acidStrength'),
+    perLiter: anywhere('acidPerLiter'),
+    percent: anywhere('acidPercent'),
+    ml: anywhere('acidVolume'),
+    g: anywhere('acidMass'),
+    when: fc.constantFrom(...ACID_TIMES),
+  })
+  .map(({ material, basis, strengthPercent, perLiter, percent, ml, g, when }) => ({
+    material,
+    basis,
+    strengthPercent,
+    when,
+    value:
+      basis === 'gPerL' ? perLiter : basis === 'percentOfGoods' ? percent : material === 'citric' ? g : ml,
+  }));
+
+const isDry = ({ kind }: PassMethod): boolean => methodFacts(kind).dry;
+
+const pass = fc.record({
+  method,
+  entries: fc.array(
+    fc.record({ entry, red: fc.boolean(), jar: fc.boolean(), section: fc.integer({ min: 0, max: 3 }) }),
+    {
+      minLength: 1,
+      maxLength: 4,
+    },
+  ),
+  goodsGoIn: fc.constantFrom('wet', 'dry'),
+  arrangement: fc.record({ kind: fc.constantFrom(...ARRANGEMENTS), count: anywhere('steps') }),
+  water: fc.oneof(
+    anywhere('liquorRatio').map((value) => ({ basis: 'ratio', value })),
+    anywhere('volume').map((value) => ({ basis: 'volume', value })),
+    fc.constant({ basis: 'kept' }),
+  ),
+  acids: fc.array(acid, { maxLength: 3 }),
+  topUpMl: fc.oneof(fc.constant(0), anywhere('topUp')),
+  partsDepthPercent: anywhere('dos'),
+  printDepthPercent: anywhere('dos'),
+  heat: fc.option(
+    fc.record({
+      rampCPerMin: anywhere('rampRate'),
+      temperatureC: anywhere('temperature'),
+      minutes: anywhere('minutes'),
+    }),
+  ),
+});
+
+/**
+ * A recipe from the whole range of what can be decided, on the example shelf: every way, school, acid, time and vessel
+ * of water, one to four lines of goods, one to four passes.
+ */
+export const anyRecipe: fc.Arbitrary<Recipe> = fc
+  .record({
+    goods: fc.array(
+      fc.record({
+        baseId: fc.constantFrom('wool', 'sock', 'silk', 'blend'),
+        count: anywhere('count'),
+        gramsEach: anywhere('fiberMass'),
+        weighedGrams: fc.option(anywhere('fiberMass'), { freq: 4 }),
+        catchUp: fc.boolean(),
+      }),
+      { minLength: 1, maxLength: 4 },
+    ),
+    wettingMinutes: anywhere('minutes'),
+    passes: fc.array(pass, { minLength: 1, maxLength: 4 }),
+    set: fc.record({
+      method: fc.constantFrom(...SET_METHOD_NAMES),
+      temperatureC: anywhere('temperature'),
+      minutes: anywhere('minutes'),
+      coolMinutes: anywhere('minutes'),
+      rampCPerMin: anywhere('rampRate'),
+      bundleCm: anywhere('length'),
+      wrap: fc.constantFrom('none', 'vented', 'sealed'),
+    }),
+  })
+  .map(({ goods, passes, ...rest }) =>
+    recipeSchema.parse({
+      ...rest,
+      goods: goods.map((line, i) => ({ ...line, id: `g${i}`, catchUp: line.catchUp && i > 0 })),
+      passes: passes.map(({ entries, water, ...one }, p) => ({
+        ...one,
+        id: `p${p}`,
+        water: water.basis === 'kept' && p === 0 ? { basis: 'ratio', value: 30 } : water,
+        dyes: entries.map(({ entry: said, red, jar, section }, d) => ({
+          id: `d${d}`,
+          dyeId: red ? 'red' : 'blue',
+          // Powder goes on dry: there is no stock to say it in.
+          entry:
+            isDry(one.method) && said.school.startsWith('stock') ? { school: 'depth', percent: 0.5 } : said,
+          // Stock by measure needs a jar to be of some strength.
+          stockId: jar || said.school.startsWith('stock') ? (red ? 'red-1' : 'blue-1') : null,
+          sectionId: sectionsOf(one.method)[section]?.id ?? null,
+        })),
+      })),
+    }),
+  );
