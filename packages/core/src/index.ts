@@ -31,6 +31,7 @@ export * from './heat/heatUp';
 export * from './heat/setMethods';
 export * from './heat/setWindow';
 export * from './heat/usualSet';
+export * from './materials/acids';
 export * from './process/act';
 export * from './process/amountOf';
 export * from './process/apply';

@@ -1,13 +1,7 @@
 import fc from 'fast-check';
 import { US_ML } from '../units/conversions';
-import {
-  ACIDS,
-  acidAmounts,
-  equalEquivalents,
-  pureAcidGrams,
-  type AcidBasis,
-  type AcidMaterial,
-} from './acidDose';
+import { acidAmounts, equalEquivalents, pureAcidGrams, type AcidBasis } from './acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 
 describe('doses of the trade (common practice, no source)', () => {
   test('3 US tbsp of 5 % vinegar in 12 US cups for 200 g: 0.78 g/L and 1.1 % of goods', () => {

@@ -1,44 +1,6 @@
 import { FieldError } from '../figure/fieldError';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 
-/**
- * Acids as a dyer buys them. Vinegar and citric solution are poured in mL, crystals weighed in g.
- * Molar masses: CRC Handbook of Chemistry and Physics (acetic 60.052, citric anhydrous 192.124 g/mol). What a liter of
- * water holds at most: pure acetic acid by its density, citric acid saturated at 20 °C (both from memory).
- */
-export const ACIDS = {
-  vinegar: {
-    label: 'white vinegar',
-    short: 'vinegar',
-    acid: 'acetic acid',
-    unit: 'mL',
-    molarMass: 60.052,
-    mostGPerL: 1049,
-    protons: 1,
-    usualStrength: 5,
-  },
-  citric: {
-    label: 'citric acid crystals',
-    short: 'citric',
-    acid: 'citric acid',
-    unit: 'g',
-    molarMass: 192.124,
-    mostGPerL: 750,
-    protons: 3,
-    usualStrength: 100,
-  },
-  'citric solution': {
-    label: 'citric acid solution',
-    short: 'citric solution',
-    acid: 'citric acid',
-    unit: 'mL',
-    molarMass: 192.124,
-    mostGPerL: 750,
-    protons: 3,
-    usualStrength: 10,
-  },
-} as const;
-
-export type AcidMaterial = keyof typeof ACIDS;
 export type AcidBasis = 'gPerL' | 'percentOfGoods' | 'amount';
 
 /** An acid dose as every school states it, at once. */

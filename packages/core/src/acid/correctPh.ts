@@ -1,4 +1,4 @@
-import { ACIDS, type AcidMaterial } from './acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { acidForPh, bathPh, strongBaseAt } from './bathPh';
 import { acidName, molarAcids, type AcidsInBath } from './expectedPh';
 import { figure, type Figure } from '../figure/figure';

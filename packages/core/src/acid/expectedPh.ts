@@ -2,8 +2,9 @@ import { figure, type Figure } from '../figure/figure';
 import type { FiberShare } from '../shelf/base';
 import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
-import { ACIDS, type AcidMaterial } from './acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { acidForPh, bathPh, type BathContents } from './bathPh';
+import type { WeakAcidName } from './weakAcids';
 
 /** Milligrams of calcium carbonate that carry one milliequivalent of alkalinity. */
 const MG_CACO3_PER_MEQ = 50.04;
@@ -35,8 +36,7 @@ export interface ExpectedPh {
 }
 
 /** The weak acid in a bottle, as chemistry names it. */
-export const acidName = (material: AcidMaterial): 'acetic' | 'citric' =>
-  material === 'vinegar' ? 'acetic' : 'citric';
+export const acidName = (material: AcidMaterial): WeakAcidName => ACIDS[material].substance;
 
 /**
  * Total carbonate per equivalent of alkalinity in tap water near pH 7.5: 1 + 10^(6.352 − 7.5). Fresh from the tap it

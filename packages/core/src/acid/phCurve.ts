@@ -1,4 +1,4 @@
-import type { AcidMaterial } from './acidDose';
+import type { AcidMaterial } from '../materials/acids';
 import { expectedPh, type AcidsInBath, type GoodsInBath } from './expectedPh';
 import type { StudioWater } from '../shelf/water';
 

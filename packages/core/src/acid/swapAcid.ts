@@ -1,10 +1,11 @@
 import type { PlannedAcid } from '../recipe/planTypes';
 import type { AcidDose } from '../recipe/recipe';
-import { ACIDS, type AcidMaterial } from './acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
+import { equalEquivalents } from './acidDose';
 
 /**
- * A dose in another acid. From vinegar to citric and back it is the dose that brings this bath to the same pH, or where
- * no amount of the other does, the one with as many protons; between crystals and solution of one acid the grams stay.
+ * A dose in another acid. From vinegar to citric and back it is the dose that brings this bath to the same pH; for other
+ * pairs, and where no amount of the other gets there, the one with as many protons; between crystals and solution of one acid the grams stay.
  * @param planned the dose as it was planned; null when it is nothing yet, then its number stays
  * @param liters bath, L, > 0
  */
@@ -21,12 +22,7 @@ export function swapAcid(
       material: to,
       strengthPercent: to === dose.material ? dose.strengthPercent : strengthPercent,
     };
-  const sameAcid = ACIDS[to].acid === ACIDS[dose.material].acid;
-  const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
-  const { samePh, sameProtons } = planned.instead;
-  const grams = sameAcid
-    ? planned.pureGrams.value
-    : ((samePh ?? sameProtons).value * ACIDS[other].usualStrength) / 100;
+  const grams = gramsInstead(dose.material, to, planned);
   return {
     ...dose,
     material: to,
@@ -34,4 +30,15 @@ export function swapAcid(
     basis: 'gPerL',
     value: Number((grams / liters).toPrecision(3)),
   };
+}
+
+/** Pure acid of the other kind that stands for a dose, g. */
+function gramsInstead(from: AcidMaterial, to: AcidMaterial, planned: PlannedAcid): number {
+  const pure = planned.pureGrams.value;
+  if (ACIDS[to].substance === ACIDS[from].substance) return pure;
+  const { besides, molarMass, protons } = ACIDS[from];
+  const { samePh } = planned.instead;
+  if (samePh && ACIDS[besides].substance === ACIDS[to].substance)
+    return (samePh.value * ACIDS[besides].usualStrength) / 100;
+  return equalEquivalents((1000 * pure * protons) / molarMass, to, 100);
 }

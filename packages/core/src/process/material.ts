@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { acidMaterialSchema } from '../materials/acids';
 import { idSchema } from '../shelf/common';
 
 /** Strength as a number that a label carries: above zero, at most 100. */
@@ -26,9 +27,7 @@ export const materialSchema = z.discriminatedUnion(
     }),
     z.strictObject({
       kind: z.literal('acid'),
-      acid: z.enum(['vinegar', 'citric', 'citric solution'], {
-        error: 'An acid must be vinegar, citric or citric solution.',
-      }),
+      acid: acidMaterialSchema,
       /** Liquids: g per 100 mL; crystals: % pure. */
       strengthPercent: strengthSchema,
     }),

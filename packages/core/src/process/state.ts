@@ -1,3 +1,4 @@
+import type { WeakAcidName } from '../acid/weakAcids';
 import { DEFAULT_PLACE } from '../shelf/water';
 import type { Act, ActOf, VesselRole } from './act';
 import type { Chain } from './chain';
@@ -10,7 +11,7 @@ export interface ListedAct {
 }
 
 /** A weak acid as it is once it is in water, whatever bottle it came from. */
-export type AcidSubstance = 'acetic' | 'citric';
+export type AcidSubstance = WeakAcidName;
 
 /** Grams of each pure acid. */
 export type Acids = Readonly<Partial<Record<AcidSubstance, number>>>;

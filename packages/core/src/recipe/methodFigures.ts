@@ -1,3 +1,4 @@
+import { ACIDS } from '../materials/acids';
 import { topUpAcid } from '../acid/topUp';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
@@ -54,9 +55,7 @@ export function methodFigures(
       const melt = method.iceGrams;
       const diluted = (gPerL * bath.value) / (bath.value + melt);
       const dose = pass.acids.findLast((candidate) => candidate.value > 0);
-      const due = dose
-        ? topUpAcid(gPerL, melt, dose.strengthPercent, dose.material === 'citric' ? 'g' : 'mL').amount
-        : 0;
+      const due = dose ? topUpAcid(gPerL, melt, dose.strengthPercent, ACIDS[dose.material].unit).amount : 0;
       return [
         named('Melt water', figure(melt, 'mL', `${plainNumber(melt)} g of ice is as many mL of water`)),
         named(
@@ -71,7 +70,7 @@ export function methodFigures(
           'Acid for the melt water',
           figure(
             due,
-            dose?.material === 'citric' ? 'g' : 'mL',
+            dose ? ACIDS[dose.material].unit : 'mL',
             `${plainNumber(gPerL)} g/L × ${formatAmount(melt, 'mL')}: due before the set`,
           ),
         ),

@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { phRange } from '../acid/phRange';
 import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';

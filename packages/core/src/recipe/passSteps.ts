@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { figure } from '../figure/figure';
 import { formatAmount } from '../units/formatQuantity';
 import type { CautionName } from './cautionNames';

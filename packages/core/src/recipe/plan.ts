@@ -1,4 +1,4 @@
-import { ACIDS, type AcidMaterial } from '../acid/acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { singleDyes } from '../amounts/premix';
 import { dyeableShare } from '../amounts/dyeableShare';
 import { figure, type Figure } from '../figure/figure';

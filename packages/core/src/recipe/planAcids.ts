@@ -1,4 +1,5 @@
-import { ACIDS, acidAmounts, equalEquivalents, type AcidMaterial } from '../acid/acidDose';
+import { acidAmounts, equalEquivalents } from '../acid/acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { acidGramsForPh, expectedPh, type AcidsInBath, type GoodsInBath } from '../acid/expectedPh';
 import { topUpAcid } from '../acid/topUp';
 import { figure, type Figure } from '../figure/figure';
@@ -52,7 +53,7 @@ function planAcid(
   stepId: string,
 ): PlannedAcid {
   const facts = ACIDS[dose.material];
-  const other: AcidMaterial = dose.material === 'vinegar' ? 'citric' : 'vinegar';
+  const other = ACIDS[dose.material].besides;
   const expected = expectedPh(inBath, bath.liters, bath.goods, bath.water);
   const liters = formatAmount(1000 * bath.liters, 'mL');
   const goods = formatAmount(bath.wogGrams, 'g');

@@ -1,5 +1,5 @@
 import type { AcidsInBath } from '../acid/expectedPh';
-import type { AcidMaterial } from '../acid/acidDose';
+import type { AcidMaterial } from '../materials/acids';
 import type { Figure } from '../figure/figure';
 import type { SetMethod } from '../heat/setMethods';
 import type { YarnLook } from '../skein/yarnLook';

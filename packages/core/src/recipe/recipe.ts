@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from '../shelf/common';
+import { acidMaterialSchema } from '../materials/acids';
 import { quantity } from '../shelf/quantitySchema';
 import { baseSchema, FORMS } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
@@ -45,9 +46,7 @@ export const ACID_TIMES = ['soak', 'start', 'warm', 'last', 'with powder'] as co
 
 /** An acid dose, in the basis it was given. */
 export const acidDoseSchema = z.strictObject({
-  material: z.enum(['vinegar', 'citric', 'citric solution'], {
-    error: 'An acid must be vinegar, citric or citric solution.',
-  }),
+  material: acidMaterialSchema,
   /** Liquids: g per 100 mL; crystals: % pure. */
   strengthPercent: z
     .number({ error: 'Acid strength must be a number in %.' })

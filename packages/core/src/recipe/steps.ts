@@ -1,4 +1,4 @@
-import type { AcidMaterial } from '../acid/acidDose';
+import type { AcidMaterial } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
 import type { CautionName } from './cautionNames';
 

@@ -1,4 +1,5 @@
-import { ACIDS, pureAcidGrams, type AcidMaterial } from '../acid/acidDose';
+import { pureAcidGrams } from '../acid/acidDose';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
 import type { PotAddition } from './additions';
 

@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACID_MATERIALS, ACIDS } from '../materials/acids';
 import type { Shelf } from '../recipe/materials';
 import type { Formulation } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
@@ -36,7 +36,7 @@ export function additionChoices(shelf: Shelf, formulation: Formulation): Additio
       },
     })),
     { key: 'water', label: 'water', unit: 'mL', material: { kind: 'water' }, gramsPerTeaspoon: null },
-    ...(['vinegar', 'citric'] as const).map((material): AdditionChoice => ({
+    ...ACID_MATERIALS.map((material): AdditionChoice => ({
       key: material,
       label: ACIDS[material].label,
       unit: ACIDS[material].unit,

@@ -1,3 +1,4 @@
+import { ACIDS } from '../materials/acids';
 import { FieldError } from '../figure/fieldError';
 import { amountOf, minutesOf } from '../process/amountOf';
 import type { Act } from '../process/act';
@@ -105,10 +106,12 @@ export function checkMaterial(act: Act, { dyes, stocks }: KnownMaterials): void 
   const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
   const field = act.kind === 'move' ? 'act.holds' : 'act.material';
   const unit = act.kind === 'put' ? act.unit : 'mL';
-  if (material?.kind === 'acid' && unit !== (material.acid === 'citric' ? 'g' : 'mL'))
+  if (material?.kind === 'acid' && unit !== ACIDS[material.acid].unit)
     throw new FieldError(
       'act.unit',
-      material.acid === 'citric' ? 'Citric crystals are measured in g.' : 'A liquid acid is measured in mL.',
+      ACIDS[material.acid].unit === 'g'
+        ? 'Citric crystals are measured in g.'
+        : 'A liquid acid is measured in mL.',
     );
   if (material?.kind !== 'dye') return;
   const dye = dyes.find(({ id }) => id === material.dyeId);

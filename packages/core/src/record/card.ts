@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { acidMaterialSchema } from '../materials/acids';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../recipe/cautionNames';
 import { METHOD_KINDS } from '../recipe/methods';
@@ -38,7 +39,7 @@ export const cardPassSchema = z.strictObject({
   /** Pure acid that such a bath brings along. */
   acidsBefore: z.array(
     z.strictObject({
-      material: z.enum(['vinegar', 'citric', 'citric solution']),
+      material: acidMaterialSchema,
       pureGrams: z.number().gte(0),
     }),
   ),

@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
 import { goodsInBath } from '../recipe/goodsInBath';

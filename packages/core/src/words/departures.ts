@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';

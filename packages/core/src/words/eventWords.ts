@@ -1,6 +1,6 @@
 import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { CAUTION_WORDS } from '../recipe/cautionNames';
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import type { Event, EventOf } from '../record/event';

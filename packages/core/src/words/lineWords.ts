@@ -1,4 +1,4 @@
-import { ACIDS } from '../acid/acidDose';
+import { ACIDS } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import {
+  ACID_MATERIALS,
   ACIDS,
   type AcidBasis,
   type AcidDose,
@@ -10,10 +11,9 @@ import {
 import { Choice } from './Choice';
 import { QuantityField } from './QuantityField';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const MATERIALS: { value: AcidMaterial | 'none'; label: string }[] = [
-  { value: 'vinegar', label: 'Vinegar' },
-  { value: 'citric', label: 'Citric' },
-  { value: 'citric solution', label: 'Citric sol.' },
+  ...ACID_MATERIALS.map((value) => ({ value, label: capital(ACIDS[value].short) })),
   { value: 'none', label: 'None' },
 ];
 const TIMES: { value: AcidTime; label: string }[] = [
