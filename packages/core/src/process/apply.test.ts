@@ -315,7 +315,7 @@ test('spare goods take what a wait has left, and count in no depth', () => {
   ]);
   expect(depths(state).get('blue')).toBeCloseTo(0.9, 12);
   expect(gramsOn(state, 'spare')).toBe(0);
-  expect(gotBy(state.pieces.get('spare')!)).toMatchObject([
+  expect(gotBy(state, 'spare')).toMatchObject([
     { dyeId: 'blue', standardGrams: expect.closeTo(0.1, 12), counts: false },
   ]);
 });
@@ -371,6 +371,24 @@ test('time in the bath before a line parts counts for both parts', () => {
   // Each was in for 10 minutes, one of them for 10 more; the 100 g lifted took 100 of 3000 mL with them.
   const taken = (3 * 100) / 3000;
   expect(gramsOn(state, 'g1.b')).toBeCloseTo((3 - taken) / 3 + taken, 12);
+});
+
+test('a line that parts while dye waits keeps the time since that dye came', () => {
+  const state = done([
+    goods('b', 100, { count: 2 }),
+    goods('a', 100),
+    vessel('pot'),
+    run('pot', 3000),
+    place('pot', ['b']),
+    hold('pot', 10),
+    powder('pot', 'blue', 3),
+    place('pot', ['a']),
+    hold('pot', 10),
+    split('b', { count: 1 }, 'b.2'),
+    hold('pot', 10, 0),
+  ]);
+  // Everything was in for 20 minutes with this dye: 1.5 g to a, 0.75 to each half of b.
+  expect(['a', 'b.2'].map((id) => Number(gramsOn(state, id).toFixed(9)))).toEqual([1.5, 0.75]);
 });
 
 test('both ends of a hank hang in two jars; in a third vessel it has left both', () => {

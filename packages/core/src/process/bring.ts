@@ -28,7 +28,6 @@ export function bring(state: State, { thing, line, pass }: ActOf<'bring'>, id: s
             lies: null,
             held: emptyLiquid(roomC),
             iceGrams: 0,
-            received: null,
           },
         ],
       ]);

@@ -1,4 +1,5 @@
-import type { Liquid, Piece, State, Vessel } from './state';
+import type { Chain } from './chain';
+import type { Liquid, Piece, Received, State, Vessel } from './state';
 
 /** The state with some vessels changed. */
 export const withVessels = (state: State, changed: Iterable<readonly [string, Vessel]>): State => ({
@@ -10,6 +11,12 @@ export const withVessels = (state: State, changed: Iterable<readonly [string, Ve
 export const withPieces = (state: State, changed: Iterable<readonly [string, Piece]>): State => ({
   ...state,
   pieces: new Map([...state.pieces, ...changed]),
+});
+
+/** The state with other lists of what some pieces got. */
+export const withReceived = (state: State, changed: Iterable<readonly [string, Chain<Received>]>): State => ({
+  ...state,
+  received: new Map([...state.received, ...changed]),
 });
 
 /** The state with another liquid in one vessel; what was read there before holds no more. */

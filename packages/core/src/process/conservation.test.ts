@@ -51,11 +51,11 @@ function totals(state: State): Record<string, number> {
     for (const { dyeId, standardGrams } of liquid.parcels) add(dyeId, standardGrams);
   };
   for (const { liquid } of state.vessels.values()) pour(liquid);
-  for (const piece of state.pieces.values()) {
+  for (const [id, piece] of state.pieces) {
     pour(piece.held);
     add('goods', piece.grams);
     add('water', piece.iceGrams);
-    for (const { dyeId, standardGrams } of gotBy(piece)) add(dyeId, standardGrams);
+    for (const { dyeId, standardGrams } of gotBy(state, id)) add(dyeId, standardGrams);
   }
   pour(state.drained);
   return sums;

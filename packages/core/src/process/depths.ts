@@ -17,12 +17,14 @@ export function allGiven(state: State): State {
 }
 
 /** What the pieces of some goods got that counts as depth, oldest first. @param line a line of goods, or one piece of it */
-export const receivedBy = (state: State, line?: string): Got[] =>
-  goodsOf(allGiven(state), line).flatMap((piece) => gotBy(piece).filter(({ counts }) => counts));
+export function receivedBy(state: State, line?: string): Got[] {
+  const after = allGiven(state);
+  return goodsOf(after, line).flatMap(([id]) => gotBy(after, id).filter(({ counts }) => counts));
+}
 
-const goodsOf = ({ pieces }: State, line?: string): Piece[] =>
-  [...pieces].flatMap(([id, piece]) =>
-    line === undefined ? (piece.catchUp ? [] : [piece]) : id === line || piece.line === line ? [piece] : [],
+const goodsOf = ({ pieces }: State, line?: string): [string, Piece][] =>
+  [...pieces].filter(([id, piece]) =>
+    line === undefined ? !piece.catchUp : id === line || piece.line === line,
   );
 
 /** Nominal depth of each dye on some goods as a whole, % of standard strength; of one pass, or of all. */
@@ -30,25 +32,32 @@ export function depths(
   state: State,
   { line, pass }: { line?: string; pass?: string } = {},
 ): Map<string, number> {
-  const goods = goodsOf(allGiven(state), line);
-  const grams = goods.reduce((sum, piece) => sum + piece.grams, 0);
+  const after = allGiven(state);
+  const goods = goodsOf(after, line);
+  const grams = goods.reduce((sum, [, piece]) => sum + piece.grams, 0);
   const sums = new Map<string, number>();
-  for (const { received } of goods)
-    for (let link = received; link !== null; link = link.rest) {
+  for (const [id] of goods)
+    for (let link = after.received.get(id) ?? null; link !== null; link = link.rest) {
       const { counts, doses, share } = link.item;
       if (counts)
-        for (const [dyeId, grams] of byDye(doses, pass))
+        for (const { dyeId, grams } of byDye(doses, pass))
           sums.set(dyeId, (sums.get(dyeId) ?? 0) + grams * share);
     }
   for (const [dyeId, sum] of sums) sums.set(dyeId, (100 * sum) / grams);
   return sums;
 }
 
-const sumsOf = new WeakMap<readonly Dose[], Map<string | undefined, [string, number][]>>();
+/** Grams of one dye. */
+interface DyeGrams {
+  dyeId: string;
+  grams: number;
+}
+
+const sumsOf = new WeakMap<readonly Dose[], Map<string | undefined, DyeGrams[]>>();
 
 /** Doses that goods share, summed once for all of them: grams of each dye, of one pass or of all. */
-function byDye(doses: readonly Dose[], pass: string | undefined): [string, number][] {
-  const known = sumsOf.get(doses) ?? new Map<string | undefined, [string, number][]>();
+function byDye(doses: readonly Dose[], pass: string | undefined): DyeGrams[] {
+  const known = sumsOf.get(doses) ?? new Map<string | undefined, DyeGrams[]>();
   sumsOf.set(doses, known);
   const found = known.get(pass);
   if (found) return found;
@@ -56,7 +65,7 @@ function byDye(doses: readonly Dose[], pass: string | undefined): [string, numbe
   for (const dose of doses)
     if (pass === undefined || dose.pass === pass)
       sums.set(dose.dyeId, (sums.get(dose.dyeId) ?? 0) + dose.standardGrams);
-  const list = [...sums];
+  const list = [...sums].map(([dyeId, grams]) => ({ dyeId, grams }));
   known.set(pass, list);
   return list;
 }
@@ -66,9 +75,10 @@ export type Point = Partial<Record<Stretch['axis'], number>>;
 
 /** Nominal depth at one point of a piece, all dyes together, %: every stretch that covers it, on any axis. */
 export function depthAt(state: State, piece: string, point: Point): number {
-  const goods = allGiven(state).pieces.get(piece);
+  const after = allGiven(state);
+  const goods = after.pieces.get(piece);
   if (!goods) return 0;
-  return gotBy(goods)
+  return gotBy(after, piece)
     .filter(({ counts, stretch }) => counts && covers(stretch, point))
     .reduce(
       (sum, { standardGrams, stretch }) => sum + (100 * standardGrams) / (goods.grams * width(stretch)),

@@ -10,20 +10,29 @@ export const width = (stretch: Stretch): number => stretch.to - stretch.from;
 export const immersed = ({ reach }: Whereabouts): Stretch | null =>
   reach === 'none' ? null : (reach ?? WHOLE);
 
-const keyOf = (piece: string, { axis, from, to }: Stretch): string => `${piece} ${axis} ${from} ${to}`;
+const same = (one: Stretch, other: Stretch): boolean =>
+  one === other || (one.axis === other.axis && one.from === other.from && one.to === other.to);
 
 /** The contacts of a vessel after the goods in it have been there for some minutes more. */
 export function exposedFor(state: State, vessel: string, before: Exposure, minutes: number): Exposure {
-  const after = new Map(before);
+  const contacts: Contact[] = [...before.contacts];
+  const after: number[] = [...before.minutes];
   for (const [piece, { at }] of state.pieces)
     for (const whereabouts of at) {
       const stretch = whereabouts.vessel === vessel ? immersed(whereabouts) : null;
       if (stretch === null) continue;
-      const key = keyOf(piece, stretch);
-      after.set(key, { piece, stretch, minutes: (after.get(key)?.minutes ?? 0) + minutes });
+      const known = contacts.findIndex(
+        (contact) => contact.piece === piece && same(contact.stretch, stretch),
+      );
+      const index = known < 0 ? contacts.push({ piece, stretch }) - 1 : known;
+      after[index] = (after[index] ?? 0) + minutes;
     }
-  return after;
+  return { contacts, minutes: after };
 }
+
+/** Minutes that each contact of a vessel has lasted since then. */
+export const minutesSince = (exposure: Exposure, since: Exposure): number[] =>
+  exposure.minutes.map((minutes, i) => minutes - (since.minutes[i] ?? 0));
 
 /** A stretch of goods and what it weighs in the sharing out of dye. */
 export interface Claim {
@@ -36,17 +45,18 @@ const dyeable = ({ grams, dyeableShare }: Piece, stretch: Stretch): number =>
   grams * dyeableShare * width(stretch);
 
 /**
- * Who has a claim on dye that waited since then: every stretch that was in the vessel meanwhile, by dyeable grams times
+ * Who has a claim on dye that waited for so long: every stretch that was in the vessel meanwhile, by dyeable grams times
  * minutes; when no time has passed, those that are in it now, by dyeable grams.
+ * @param minutes of each contact of the vessel
  */
-export function claimsOn(state: State, vesselId: string, since: Exposure): Claim[] {
-  const exposure = state.vessels.get(vesselId)?.exposure ?? new Map<string, Contact>();
+export function claimsOn(state: State, vesselId: string, minutes: readonly number[]): Claim[] {
+  const contacts = state.vessels.get(vesselId)?.exposure.contacts ?? [];
   const claims: Claim[] = [];
-  for (const [key, { piece, stretch, minutes }] of exposure) {
+  contacts.forEach(({ piece, stretch }, i) => {
     const goods = state.pieces.get(piece);
-    const passed = minutes - (since.get(key)?.minutes ?? 0);
+    const passed = minutes[i] ?? 0;
     if (goods && passed > 0) claims.push({ piece, stretch, weight: dyeable(goods, stretch) * passed });
-  }
+  });
   return claims.some(({ weight }) => weight > 0) ? claims : presentIn(state, vesselId);
 }
 
@@ -60,11 +70,19 @@ function presentIn(state: State, vesselId: string): Claim[] {
   return claims.filter(({ weight }) => weight > 0);
 }
 
-/** Contacts with those of one piece told again for another, which was part of it until now. */
-export function contactsShared(exposure: Exposure, piece: string, other: string): Exposure {
-  const mine = [...exposure.values()].filter((contact) => contact.piece === piece);
-  if (mine.length === 0) return exposure;
-  const both = new Map(exposure);
-  for (const contact of mine) both.set(keyOf(other, contact.stretch), { ...contact, piece: other });
-  return both;
+/**
+ * Times of a vessel’s contacts with those of one piece told again for another, which was part of it until now.
+ * @param times those of the vessel itself, or of a moment before
+ */
+export function contactsShared(exposure: Exposure, piece: string, other: string, times = exposure): Exposure {
+  const mine = exposure.contacts.flatMap((contact, i) => (contact.piece === piece ? [i] : []));
+  if (mine.length === 0) return times;
+  const of = (i: number): number => times.minutes[i] ?? 0;
+  return {
+    contacts: [
+      ...exposure.contacts,
+      ...mine.map((i) => ({ piece: other, stretch: exposure.contacts[i]?.stretch ?? WHOLE })),
+    ],
+    minutes: [...exposure.contacts.map((_, i) => of(i)), ...mine.map(of)],
+  };
 }

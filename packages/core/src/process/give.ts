@@ -1,8 +1,8 @@
 import { added } from './chain';
-import { withPieces, withVessels } from './change';
-import { claimsOn, WHOLE, type Claim } from './exposure';
+import { withPieces, withReceived, withVessels } from './change';
+import { claimsOn, minutesSince, WHOLE, type Claim } from './exposure';
 import { dosesOf } from './received';
-import type { Dose, Exposure, Parcel, Piece, State } from './state';
+import type { Dose, Exposure, Parcel, Piece, State, Stretch } from './state';
 
 /** Dye of which less than this would stay in a liquid goes with the rest, g: a nanogram. */
 const NOTHING_LEFT = 1e-9;
@@ -21,17 +21,15 @@ export function give(
   const vessel = state.vessels.get(vesselId);
   if (!vessel?.liquid.parcels.some(isMeant)) return state;
   const gifts = new Gifts(state);
-  const claims = new Map<Exposure, Sharing>();
+  const sharings = new Sharings(state, vesselId, vessel.exposure);
   const waiting: Parcel[] = [];
   for (const parcel of vessel.liquid.parcels) {
     if (!isMeant(parcel)) {
       waiting.push(parcel);
       continue;
     }
-    const sharing = claims.get(parcel.since) ?? sharingOf(state, claimsOn(state, vesselId, parcel.since));
-    claims.set(parcel.since, sharing);
     const left = parcel.standardGrams * leaves > NOTHING_LEFT ? parcel.standardGrams * leaves : 0;
-    if (!gifts.share(sharing, parcel, parcel.standardGrams - left)) waiting.push(parcel);
+    if (!gifts.share(sharings.since(parcel.since), parcel, parcel.standardGrams - left)) waiting.push(parcel);
     else if (left > 0) waiting.push({ ...parcel, standardGrams: left, left: true });
   }
   if (gifts.none) return state;
@@ -48,6 +46,40 @@ interface Sharing {
 interface Shares {
   claims: readonly Claim[];
   all: number;
+}
+
+/** Times that differ by less, one part in so many, are equal but for rounding. */
+const ROUNDING = 1e-12;
+
+/**
+ * How dye is shared, by when it came. Goods that lie together share alike whenever that was, and then it is told once:
+ * only how the times of the contacts stand to each other counts.
+ */
+class Sharings {
+  private readonly bySince = new Map<Exposure, Sharing>();
+  private readonly known: { minutes: readonly number[]; sharing: Sharing }[] = [];
+  constructor(
+    private readonly state: State,
+    private readonly vesselId: string,
+    private readonly exposure: Exposure,
+  ) {}
+
+  since(since: Exposure): Sharing {
+    const found = this.bySince.get(since);
+    if (found) return found;
+    const minutes = minutesSince(this.exposure, since);
+    const alike = this.known.find((one) => inProportion(one.minutes, minutes));
+    const sharing = alike?.sharing ?? sharingOf(this.state, claimsOn(this.state, this.vesselId, minutes));
+    if (!alike) this.known.push({ minutes, sharing });
+    this.bySince.set(since, sharing);
+    return sharing;
+  }
+}
+
+function inProportion(one: readonly number[], other: readonly number[]): boolean {
+  const [a, b] = [one.find((minutes) => minutes > 0) ?? 0, other.find((minutes) => minutes > 0) ?? 0];
+  if (a === 0 || b === 0) return a === b;
+  return one.every((minutes, i) => Math.abs(minutes / a - (other[i] ?? 0) / b) < ROUNDING);
 }
 
 function sharingOf({ pieces }: State, claims: readonly Claim[]): Sharing {
@@ -88,41 +120,51 @@ class Gifts {
 
   /** The state with every gift where it belongs. */
   given(): State {
-    const chains = new Map<string, Piece['received']>();
+    const received = new Map(this.state.received);
     for (const { takers, counts, doses } of this.gifts)
-      for (const { piece, stretch, weight } of takers.claims) {
-        const chain = chains.get(piece) ?? this.state.pieces.get(piece)?.received ?? null;
-        chains.set(piece, added(chain, { doses, share: weight / takers.all, stretch, counts }));
-      }
-    return withPieces(
-      this.state,
-      [...chains].flatMap(([id, received]) => {
-        const piece = this.state.pieces.get(id);
-        return piece ? [[id, { ...piece, received }] as const] : [];
-      }),
-    );
+      for (const { piece, stretch, weight } of takers.claims)
+        received.set(
+          piece,
+          added(received.get(piece) ?? null, { doses, share: weight / takers.all, stretch, counts }),
+        );
+    return { ...this.state, received };
   }
 }
 
 /** Gives the dye that waits in the liquid a piece holds to that piece. */
 export function giveHeld(state: State, isMeant: (piece: Piece) => boolean, leaves = 0): State {
-  const changed: [string, Piece][] = [];
-  for (const [id, piece] of state.pieces) {
-    if (piece.held.parcels.length === 0 || !isMeant(piece)) continue;
-    const stays = ({ standardGrams }: Parcel): number =>
-      standardGrams * leaves > NOTHING_LEFT ? standardGrams * leaves : 0;
-    const waiting = piece.held.parcels
+  const holding = [...state.pieces].filter(([, piece]) => piece.held.parcels.length > 0 && isMeant(piece));
+  if (holding.length === 0) return state;
+  const stays = ({ standardGrams }: Parcel): number =>
+    standardGrams * leaves > NOTHING_LEFT ? standardGrams * leaves : 0;
+  let after = state;
+  for (const [id, piece] of holding) {
+    const { parcels } = piece.held;
+    const waiting = parcels
       .map((parcel) => ({ ...parcel, standardGrams: stays(parcel), left: true }))
       .filter(({ standardGrams }) => standardGrams > 0);
-    const gone = piece.held.parcels.map((parcel) => ({
+    const gone = parcels.map((parcel) => ({
       ...parcel,
       standardGrams: parcel.standardGrams - stays(parcel),
     }));
-    const received = dosesOf(gone, piece.catchUp).reduce(
-      (chain, { counts, doses }) => added(chain, { doses, share: 1, stretch: WHOLE, counts }),
-      piece.received,
-    );
-    changed.push([id, { ...piece, held: { ...piece.held, parcels: waiting }, received }]);
+    after = withPieces(receivedOn(after, id, WHOLE, gone), [
+      [id, { ...piece, held: { ...piece.held, parcels: waiting } }],
+    ]);
   }
-  return changed.length === 0 ? state : withPieces(state, changed);
+  return after;
+}
+
+/** Dye that belongs to a stretch of a piece at once. */
+export function receivedOn(
+  state: State,
+  id: string,
+  { axis, from, to }: Stretch,
+  parcels: readonly Parcel[],
+): State {
+  if (parcels.length === 0) return state;
+  const chain = dosesOf(parcels, state.pieces.get(id)?.catchUp ?? false).reduce(
+    (list, { counts, doses }) => added(list, { doses, share: 1, stretch: { axis, from, to }, counts }),
+    state.received.get(id) ?? null,
+  );
+  return withReceived(state, [[id, chain]]);
 }

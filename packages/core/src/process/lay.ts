@@ -1,13 +1,13 @@
 import type { ActOf } from './act';
-import { chainOf, listed } from './chain';
-import { withDrained, withPieces, withVessels } from './change';
+import { chainOf, listed, type Chain } from './chain';
+import { withDrained, withPieces, withReceived, withVessels } from './change';
 import { entered, vesselNamed } from './enter';
 import { contactsShared, immersed, width } from './exposure';
 import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
 import { tapWater } from './pour';
 import { arrived, fiberIn } from './receive';
-import { type Piece, type State, type Stretch, type Whereabouts } from './state';
+import { type Piece, type Received, type State, type Stretch, type Whereabouts } from './state';
 import { isMeant, piecesNamed, piecesOr } from './whichGoods';
 
 /** Liquid that spun or wrung goods still hold, mL per dry gram (from memory, yields to your own). */
@@ -135,11 +135,18 @@ export function split(state: State, { goods, count, grams, into }: ActOf<'split'
     if (exposure === vessel.exposure) return [key, vessel] as const;
     const parcels = vessel.liquid.parcels.map((parcel) => ({
       ...parcel,
-      since: contactsShared(parcel.since, id, into),
+      since: contactsShared(vessel.exposure, id, into, parcel.since),
     }));
     return [key, { ...vessel, exposure, liquid: { ...vessel.liquid, parcels } }] as const;
   });
-  return withPieces(withVessels(state, vessels), [
+  const got = listed(state.received.get(id) ?? null);
+  const parted = (part: number): Chain<Received> =>
+    chainOf(got.map((entry) => ({ ...entry, share: entry.share * part })));
+  const after = withReceived(withVessels(state, vessels), [
+    [into, parted(share)],
+    [id, parted(1 - share)],
+  ]);
+  return withPieces(after, [
     [into, partOf(piece, share, Math.max(1, Math.round(share * piece.count)))],
     [id, partOf(piece, 1 - share, Math.max(1, piece.count - Math.round(share * piece.count)))],
   ]);
@@ -151,7 +158,6 @@ const partOf = (piece: Piece, share: number, count: number): Piece => ({
   grams: piece.grams * share,
   held: divided(piece.held, share).taken,
   iceGrams: piece.iceGrams * share,
-  received: chainOf(listed(piece.received).map((entry) => ({ ...entry, share: entry.share * share }))),
 });
 
 /** Turned, tied, pressed, blotted, wrapped: how they lie is all that changes. */

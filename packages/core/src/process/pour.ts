@@ -5,7 +5,7 @@ import { joined } from './liquid';
 import type { Material } from './material';
 import { EVERYWHERE } from './place';
 import { iceOnto, intoVessel, ontoPlace } from './receive';
-import { emptyLiquid, type Liquid, type State } from './state';
+import { emptyLiquid, NO_CONTACT, type Liquid, type State } from './state';
 import { substanceOf } from './substance';
 import { fromPlace, fromVessel } from './take';
 
@@ -77,7 +77,7 @@ function liquidOf(
             standardGrams: grams * material.lotStrength,
             act,
             pass,
-            since: new Map(),
+            since: NO_CONTACT,
             left: false,
           },
         ],

@@ -1,12 +1,11 @@
-import { added } from './chain';
 import { withPieces, withVessels } from './change';
 import { vesselNamed } from './enter';
 import { immersed, width } from './exposure';
 import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
 import type { Place } from './place';
-import { dosesOf } from './received';
-import type { Exposure, Liquid, Parcel, Piece, State, Stretch } from './state';
+import { receivedOn } from './give';
+import type { Exposure, Liquid, Piece, State } from './state';
 import { isMeant, piecesOr } from './whichGoods';
 
 /** Liquid that arrives in a vessel: its waiting dye counts the time from now on. */
@@ -55,28 +54,11 @@ export function ontoPlace(state: State, place: Place, liquid: Liquid): State {
     const bath = piece.at.find((whereabouts) => immersed(whereabouts) !== null)?.vessel;
     const rest = { ...part, parcels: [] };
     if (bath !== undefined) after = intoVessel(after, bath, rest);
-    const colored = receivedBy(piece, place, part.parcels);
-    after = withPieces(after, [
-      [
-        id,
-        bath === undefined ? { ...colored, held: joined(piece.held, rest, { here: piece.grams }) } : colored,
-      ],
-    ]);
+    else
+      after = withPieces(after, [[id, { ...piece, held: joined(piece.held, rest, { here: piece.grams }) }]]);
+    after = receivedOn(after, id, place, part.parcels);
   }
   return after;
-}
-
-const stretchOf = ({ axis, from, to }: Stretch): Stretch => ({ axis, from, to });
-
-function receivedBy(piece: Piece, place: Stretch, parcels: readonly Parcel[]): Piece {
-  const stretch = stretchOf(place);
-  return {
-    ...piece,
-    received: dosesOf(parcels, piece.catchUp).reduce(
-      (chain, { counts, doses }) => added(chain, { doses, share: 1, stretch, counts }),
-      piece.received,
-    ),
-  };
 }
 
 /** Ice onto a place, where it lies until it melts. */

@@ -1,5 +1,5 @@
 import { listed } from './chain';
-import type { Dose, Parcel, Piece, Received, Stretch } from './state';
+import type { Dose, Parcel, Received, State, Stretch } from './state';
 
 /** Dye of one addition that a stretch of a piece got. */
 export interface Got extends Dose {
@@ -27,7 +27,7 @@ export const alone = ({ dyeId, standardGrams, act, pass, stretch, counts }: Got)
 });
 
 /** Everything a piece got, addition by addition, oldest first. */
-export const gotBy = ({ received }: Piece): Got[] =>
-  listed(received).flatMap(({ doses, share, stretch, counts }) =>
+export const gotBy = ({ received }: State, piece: string): Got[] =>
+  listed(received.get(piece) ?? null).flatMap(({ doses, share, stretch, counts }) =>
     doses.map((dose) => ({ ...dose, standardGrams: dose.standardGrams * share, stretch, counts })),
   );

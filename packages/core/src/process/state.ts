@@ -47,15 +47,21 @@ export interface Liquid {
 /** A stretch of a piece. */
 export type Stretch = Pick<Place, 'axis' | 'from' | 'to'>;
 
-/** How long a stretch of a piece has been in a vessel, minutes in all. */
+/** A stretch of a piece that has been in a vessel. */
 export interface Contact {
   piece: string;
   stretch: Stretch;
-  minutes: number;
 }
 
-/** All contacts of a vessel so far, by piece and stretch. */
-export type Exposure = ReadonlyMap<string, Contact>;
+/**
+ * All contacts of a vessel so far, in the order they began, and how long each has lasted in all. An earlier one of the
+ * same vessel holds the first of them, so that what came since is told by their difference.
+ */
+export interface Exposure {
+  contacts: readonly Contact[];
+  /** Minutes of each contact. */
+  minutes: readonly number[];
+}
 
 /** What a meter or an eye last said of a vessel; it holds until something changes that vessel. */
 export type Reading = NonNullable<ActOf<'look'>['reading']>;
@@ -117,7 +123,6 @@ export interface Piece {
   held: Liquid;
   /** Ice that lies on it and has not melted, g. */
   iceGrams: number;
-  received: Chain<Received>;
 }
 
 /** What the place and the goods are like, as far as liquids hang on it. */
@@ -134,6 +139,8 @@ export interface State {
   surroundings: Surroundings;
   vessels: ReadonlyMap<string, Vessel>;
   pieces: ReadonlyMap<string, Piece>;
+  /** What each piece got, by its id; a piece that got nothing is not among them. */
+  received: ReadonlyMap<string, Chain<Received>>;
   /** What went down the drain. */
   drained: Liquid;
   /** Water that left the goods as they dried, mL. */
@@ -144,7 +151,8 @@ export interface State {
   handsFree: number;
 }
 
-const NOTHING: Exposure = new Map();
+/** No contact yet. */
+export const NO_CONTACT: Exposure = { contacts: [], minutes: [] };
 
 /** No liquid. */
 export const emptyLiquid = (celsius: number): Liquid => ({
@@ -166,7 +174,7 @@ export const emptyVessel = (
   name,
   capacityMl,
   liquid: emptyLiquid(celsius),
-  exposure: NOTHING,
+  exposure: NO_CONTACT,
   clock: 0,
   reading: null,
   pass: -1,
@@ -192,6 +200,7 @@ export const emptyState = (
     surroundings: around,
     vessels: new Map(),
     pieces: new Map(),
+    received: new Map(),
     drained: emptyLiquid(around.tapC),
     driedMl: 0,
     passes,

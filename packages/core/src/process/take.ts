@@ -1,5 +1,5 @@
-import { chainOf } from './chain';
-import { withLiquid, withPieces } from './change';
+import { chainOf, type Chain } from './chain';
+import { withLiquid, withPieces, withReceived } from './change';
 import { vesselNamed } from './enter';
 import { width } from './exposure';
 import { give } from './give';
@@ -8,7 +8,16 @@ import { divided, joined } from './liquid';
 import type { Place } from './place';
 import { goodsAt } from './receive';
 import { alone, gotBy, type Got } from './received';
-import { emptyLiquid, type Liquid, type Parcel, type Piece, type State, type Stretch } from './state';
+import {
+  emptyLiquid,
+  NO_CONTACT,
+  type Liquid,
+  type Parcel,
+  type Piece,
+  type Received,
+  type State,
+  type Stretch,
+} from './state';
 
 /** How much is taken: so many mL, or a share of what is there. */
 export type HowMuch = { ml: number } | { share: number };
@@ -55,28 +64,30 @@ export function fromPlace(state: State, place: Place, pass: string | null, much:
   const first = goods[0]?.[1].held.celsius ?? state.surroundings.roomC;
   let liquid = emptyLiquid(first);
   const changed: [string, Piece][] = [];
+  const lists: [string, Chain<Received>][] = [];
   for (const [id, piece] of goods) {
     const { taken, left } = divided(piece.held, share * width(place));
-    const { kept, moved } = dyeLeaving(piece, place, pass, share);
+    const { kept, moved } = dyeLeaving(gotBy(state, id), place, pass, share);
     liquid = joined(liquid, { ...taken, parcels: [...taken.parcels, ...moved] });
-    changed.push([id, { ...piece, held: left, received: chainOf(kept.map(alone)) }]);
+    changed.push([id, { ...piece, held: left }]);
+    lists.push([id, chainOf(kept.map(alone))]);
   }
-  return { state: withPieces(state, changed), liquid };
+  return { state: withReceived(withPieces(state, changed), lists), liquid };
 }
 
 function dyeLeaving(
-  piece: Piece,
+  got: readonly Got[],
   place: Stretch,
   pass: string | null,
   share: number,
 ): { kept: Got[]; moved: Parcel[] } {
   const moved: Parcel[] = [];
-  const kept = gotBy(piece).flatMap((entry): Got[] => {
+  const kept = got.flatMap((entry): Got[] => {
     const common = entry.pass === pass ? overlap(entry.stretch, place) : 0;
     if (common === 0) return [entry];
     const reached = entry.standardGrams * common;
     const { dyeId, act } = entry;
-    moved.push({ dyeId, standardGrams: reached * share, act, pass, since: new Map(), left: false });
+    moved.push({ dyeId, standardGrams: reached * share, act, pass, since: NO_CONTACT, left: false });
     const stays = { ...entry, standardGrams: reached * (1 - share), stretch: shared(entry.stretch, place) };
     return [...beside(entry, place, reached), ...(stays.standardGrams > 0 ? [stays] : [])];
   });
