@@ -391,6 +391,22 @@ test('a line that parts while dye waits keeps the time since that dye came', () 
   expect(['a', 'b.2'].map((id) => Number(gramsOn(state, id).toFixed(9)))).toEqual([1.5, 0.75]);
 });
 
+test('dye carried to and fro by many pieces stays as many parcels as there were additions', () => {
+  const lines = Array.from({ length: 12 }, (_, i) => `g${i}`);
+  const state = done([
+    ...lines.map((line) => goods(line, 100)),
+    vessel('pot'),
+    run('pot', 9000),
+    powder('pot', 'blue', 1),
+    ...Array.from({ length: 12 }, () => [place('pot'), lift(1)]).flat(),
+    ...Array.from({ length: 8 }, (_, i) =>
+      move(on('layer', i / 9, (i + 1) / 9), on('layer', (i + 1) / 9, (i + 2) / 9), { share: 0.2 }),
+    ),
+  ]);
+  expect(pot(state).liquid.parcels).toHaveLength(1);
+  expect(state.pieces.get('g3')!.held.parcels.length).toBeLessThan(4);
+});
+
 test('both ends of a hank hang in two jars; in a third vessel it has left both', () => {
   const ends = [
     goods('g1', 100),

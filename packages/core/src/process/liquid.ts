@@ -1,4 +1,4 @@
-import type { Acids, AcidSubstance, Liquid } from './state';
+import type { Acids, AcidSubstance, Liquid, Parcel } from './state';
 import { emptyLiquid } from './state';
 
 /** Specific heat, J per g and kelvin: water, and wool-like fiber (from memory). */
@@ -18,7 +18,7 @@ export function joined(liquid: Liquid, other: Liquid, fiber: FiberWith = {}): Li
     celsius: mixedC(liquid, other, fiber),
     alkalinityMeq: liquid.alkalinityMeq + other.alkalinityMeq,
     acids: acidsTogether(liquid.acids, other.acids),
-    parcels: other.parcels.length === 0 ? liquid.parcels : [...liquid.parcels, ...other.parcels],
+    parcels: parcelsTogether(liquid.parcels, other.parcels),
   };
 }
 
@@ -28,6 +28,23 @@ function mixedC(liquid: Liquid, other: Liquid, { here = 0, there = 0 }: FiberWit
   const second = WATER_J_PER_G_K * other.ml + FIBER_J_PER_G_K * there;
   if (first + second === 0) return liquid.celsius;
   return (first * liquid.celsius + second * other.celsius) / (first + second);
+}
+
+/** Dye of one addition that comes together again is one parcel again, or a list would grow with every lifting. */
+export function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): readonly Parcel[] {
+  if (more.length === 0) return some;
+  const together: Parcel[] = [];
+  const known = new Map<string, number[]>();
+  for (const parcel of [...some, ...more]) {
+    const key = `${parcel.act} ${parcel.dyeId} ${parcel.pass} ${parcel.left}`;
+    const alike = known.get(key) ?? [];
+    const same = alike.find((i) => together[i]?.since === parcel.since);
+    const before = same === undefined ? undefined : together[same];
+    if (same !== undefined && before)
+      together[same] = { ...before, standardGrams: before.standardGrams + parcel.standardGrams };
+    else known.set(key, [...alike, together.push(parcel) - 1]);
+  }
+  return together;
 }
 
 function acidsTogether(some: Acids, more: Acids): Acids {

@@ -68,7 +68,7 @@ export function fromPlace(state: State, place: Place, pass: string | null, much:
   for (const [id, piece] of goods) {
     const { taken, left } = divided(piece.held, share * width(place));
     const { kept, moved } = dyeLeaving(gotBy(state, id), place, pass, share);
-    liquid = joined(liquid, { ...taken, parcels: [...taken.parcels, ...moved] });
+    liquid = joined(joined(liquid, taken), { ...emptyLiquid(first), parcels: moved });
     changed.push([id, { ...piece, held: left }]);
     lists.push([id, chainOf(kept.map(alone))]);
   }

@@ -1,12 +1,9 @@
-import { ACIDS } from '../materials/acids';
-import { topUpAcid } from '../acid/topUp';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { formatAmount } from '../units/formatQuantity';
 import { panArea } from './methods';
 import type { PassMethod } from './methodSchema';
-import type { NamedFigure } from './planTypes';
-import type { Pass } from './recipe';
+import type { AcidDue, NamedFigure } from './planTypes';
 
 /** What only one method needs to know. */
 export function methodFigures(
@@ -14,7 +11,7 @@ export function methodFigures(
   passGrams: number,
   bath: Figure,
   gPerL: number,
-  pass: Pass,
+  meltAcid: AcidDue | null,
 ): NamedFigure[] {
   const named = (name: string, value: Figure): NamedFigure => ({ name, figure: value });
   switch (method.kind) {
@@ -54,8 +51,6 @@ export function methodFigures(
     case 'ice': {
       const melt = method.iceGrams;
       const diluted = (gPerL * bath.value) / (bath.value + melt);
-      const dose = pass.acids.findLast((candidate) => candidate.value > 0);
-      const due = dose ? topUpAcid(gPerL, melt, dose.strengthPercent, ACIDS[dose.material].unit).amount : 0;
       return [
         named('Melt water', figure(melt, 'mL', `${plainNumber(melt)} g of ice is as many mL of water`)),
         named(
@@ -66,14 +61,7 @@ export function methodFigures(
             `${plainNumber(gPerL)} g/L × ${formatAmount(bath.value, 'mL')} ÷ ${formatAmount(bath.value + melt, 'mL')}`,
           ),
         ),
-        named(
-          'Acid for the melt water',
-          figure(
-            due,
-            dose ? ACIDS[dose.material].unit : 'mL',
-            `${plainNumber(gPerL)} g/L × ${formatAmount(melt, 'mL')}: due before the set`,
-          ),
-        ),
+        ...(meltAcid ? [named('Acid for the melt water', meltAcid.amount)] : []),
       ];
     }
     case 'repeated':

@@ -188,7 +188,21 @@ describe('several passes', () => {
     const painted = { method: METHODS.painting.usual, dyes: [depth('d2', 'blue', 0.1, 'blue-1', 'a')] };
     const plan = planOf([hot, { ...kept, ...painted }]);
     expect(plan.passes[1]!.acidsBefore).toEqual([]);
-    expect(plan.passes[1]!.water.value).toBeCloseTo(200 - 10, 9);
+    // Only section A has dye: 100 mL of paint, 10 of them stock. What nobody paints takes no water.
+    expect(plan.passes[1]!.water.value).toBeCloseTo(100 - 10, 9);
+  });
+  test('a liter of vinegar into a kept bath of 6 L makes it 7 L', () => {
+    const vinegar = { material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 1000, when: 'start' };
+    const plan = planOf([hot, { ...kept, dyes: [depth('d2', 'blue', 0.5)], acids: [vinegar] }]);
+    const before = plan.passes[0]!.bath.value;
+    expect(plan.passes[1]!.bath.value).toBeCloseTo(before + 1000, 9);
+    // 2 g/L from a bottle of 50 g/L: 4 % of the whole is vinegar, so 6 L become 6 ÷ 0.96 = 6.25 L.
+    const byLiter = planOf([
+      hot,
+      { ...kept, dyes: [depth('d2', 'blue', 0.5)], acids: [{ ...vinegar, basis: 'gPerL', value: 2 }] },
+    ]);
+    expect(byLiter.passes[1]!.bath.value).toBeCloseTo(before / 0.96, 9);
+    expect(byLiter.passes[1]!.acids[0]!.amount.value).toBeCloseTo((0.04 * before) / 0.96, 9);
   });
   test('acid “when warm” goes into a hot repeated pass once', () => {
     const plan = planOf([{ ...hot, method: METHODS.repeated.usual, acids: [{ ...ACID, when: 'warm' }] }]);
@@ -255,7 +269,7 @@ test('half a tablespoon of citric with each cup of top-up keeps the bath (common
   // A level tablespoon of citric crystals is about 13 g (from memory), so half of one is 6.5 g for a cup of 237 mL: 27 g/L.
   // At a bath of 3.25 g/L (19.5 g in 6 L) a cup needs only 0.77 g: the plan tops up what keeps the bath, not more.
   const pass = passOf({ acids: [{ ...ACID, value: 3.25 }], topUpMl: US_ML.cup });
-  expect(pass.topUp!.acid.value).toBeCloseTo(3.25 * (US_ML.cup / 1000), 9);
+  expect(pass.topUp!.acid!.amount.value).toBeCloseTo(3.25 * (US_ML.cup / 1000), 9);
   expect(pass.topUp!.water.value).toBeCloseTo(US_ML.cup, 9);
 });
 

@@ -256,15 +256,14 @@ function restSteps(inputs: PassStepInputs): Step[] {
 }
 
 function meltAcid(inputs: PassStepInputs): Step[] {
-  const due = inputs.planned.figures.find(({ name }) => name.startsWith('Acid for the melt water'));
-  const last = inputs.planned.acids.at(-1);
-  if (!due || !last || due.figure.value === 0) return [];
+  const due = inputs.planned.meltAcid;
+  if (!due) return [];
   return [
-    make(inputs, 'acid-melt', 'acid', `Add ${last.label} for the melt water`, {
+    make(inputs, 'acid-melt', 'acid', `Add ${due.label} for the melt water`, {
       measure: {
-        amount: due.figure,
-        unit: ACIDS[last.material].unit,
-        material: { kind: 'acid', material: last.material, strengthPercent: last.strengthPercent },
+        amount: due.amount,
+        unit: ACIDS[due.material].unit,
+        material: { kind: 'acid', material: due.material, strengthPercent: due.strengthPercent },
       },
       cautions: ['acid'],
     }),

@@ -11,6 +11,7 @@ import { formatAmount } from '../units/formatQuantity';
 import { cautionsOf } from './cautions';
 import { lineGrams } from './lineGrams';
 import { named } from './materials';
+import { methodFacts } from './methods';
 import { noticesFor, type PlanContext } from './notices';
 import { lookAfter, type LineDepth } from './passLook';
 import { acidStep, passSteps, waitsForSet, type PassStepInputs } from './passSteps';
@@ -27,7 +28,8 @@ import { makeStep, PRACTICE, type Step } from './steps';
  * @param context what jars still hold and what day it is; a jar not named is taken as full
  * @throws FieldError when an id is unknown or an amount is impossible
  */
-export function planFormulation(formulation: Formulation, context: PlanContext = {}): Plan {
+export function planFormulation(asDecided: Formulation, context: PlanContext = {}): Plan {
+  const formulation = withoutIdleHeat(asDecided);
   const { recipe } = formulation;
   const bases = recipe.goods.map((line, i) =>
     named(formulation.bases, line.baseId, `recipe.goods.${i}.baseId`, 'yarn base'),
@@ -74,6 +76,17 @@ export function planFormulation(formulation: Formulation, context: PlanContext =
   };
   return { ...plan, notices: noticesFor(plan, formulation, bases, context) };
 }
+
+/** Heat decided for a pass of a way that stands cold is no heat: its acid “when warm” goes in when it will be warm. */
+const withoutIdleHeat = (formulation: Formulation): Formulation => ({
+  ...formulation,
+  recipe: {
+    ...formulation.recipe,
+    passes: formulation.recipe.passes.map((pass) =>
+      pass.heat !== null && !methodFacts(pass.method.kind).hot ? { ...pass, heat: null } : pass,
+    ),
+  },
+});
 
 const lineWords = (line: GoodsLine): string =>
   line.weighedGrams === null
@@ -157,8 +170,8 @@ function allSteps(
 
 function topUpSteps({ pass, planned, prefix }: PassStepInputs): Step[] {
   const { topUp } = planned;
-  const acid = planned.acids.at(-1);
   if (!topUp) return [];
+  const { acid } = topUp;
   return [
     // A bath so acid that its liquid acid is all there is to pour takes no plain water.
     ...(topUp.water.value > 0
@@ -172,7 +185,7 @@ function topUpSteps({ pass, planned, prefix }: PassStepInputs): Step[] {
           }),
         ]
       : []),
-    ...(acid && topUp.acid.value > 0
+    ...(acid
       ? [
           makeStep({
             id: `${prefix}top-up-acid`,
@@ -180,7 +193,7 @@ function topUpSteps({ pass, planned, prefix }: PassStepInputs): Step[] {
             passId: pass.id,
             title: `Add ${acid.label} for the water topped up`,
             measure: {
-              amount: topUp.acid,
+              amount: acid.amount,
               unit: ACIDS[acid.material].unit,
               material: { kind: 'acid', material: acid.material, strengthPercent: acid.strengthPercent },
             },
@@ -284,13 +297,11 @@ function totals(
   };
 }
 
-/** Acid to have at hand, each kind by itself, top-ups included. */
+/** Acid to have at hand, each kind by itself, for melt water and top-ups too. */
 function acidTotals(passes: readonly PlannedPass[]): Plan['totals']['acids'] {
   const doses = passes.flatMap((pass) => [
     ...pass.acids.map((acid) => ({ material: acid.material, amount: acid.amount })),
-    ...(pass.topUp && pass.topUp.acid.value > 0 && pass.acids.length > 0
-      ? [{ material: pass.acids.at(-1)?.material ?? 'vinegar', amount: pass.topUp.acid }]
-      : []),
+    ...[pass.meltAcid, pass.topUp?.acid].flatMap((due) => due ?? []),
   ]);
   const materials = [...new Set(doses.map((dose) => dose.material))] as AcidMaterial[];
   return materials.map((material) => {

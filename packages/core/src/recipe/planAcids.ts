@@ -6,7 +6,7 @@ import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { formatAmount } from '../units/formatQuantity';
 import type { StudioWater } from '../shelf/water';
-import type { PlannedAcid, PlannedPass } from './planTypes';
+import type { AcidDue, PlannedAcid, PlannedPass } from './planTypes';
 import type { AcidDose } from './recipe';
 
 const HANDBOOK = 'molar masses: CRC Handbook of Chemistry and Physics';
@@ -129,25 +129,30 @@ export function bathAcid(inBath: AcidsInBath, bath: AcidBath, known?: Figure): P
 export function planTopUp(topUpMl: number, doses: readonly AcidDose[], gPerL: number): PlannedPass['topUp'] {
   if (topUpMl <= 0) return null;
   const last = doses.findLast((dose) => dose.value > 0);
-  if (!last)
-    return {
-      water: figure(topUpMl, 'mL', 'as decided'),
-      acid: figure(0, 'mL', 'no acid in this bath'),
-      label: 'acid',
-    };
-  const facts = ACIDS[last.material];
-  const due = topUpAcid(gPerL, topUpMl, last.strengthPercent, facts.unit);
+  if (!last || gPerL === 0) return { water: figure(topUpMl, 'mL', 'as decided'), acid: null };
+  const { unit } = ACIDS[last.material];
+  const { waterMl } = topUpAcid(gPerL, topUpMl, last.strengthPercent, unit);
   return {
     water: figure(
-      due.waterMl,
+      waterMl,
       'mL',
-      `${formatAmount(topUpMl, 'mL')} topped up${facts.unit === 'mL' ? ' less the liquid acid' : ''}`,
+      `${formatAmount(topUpMl, 'mL')} topped up${unit === 'mL' ? ' less the liquid acid' : ''}`,
     ),
-    acid: figure(
-      due.amount,
-      facts.unit,
-      `${plainNumber(gPerL)} g/L × ${formatAmount(topUpMl, 'mL')} ÷ ${plainNumber(last.strengthPercent)} %: the bath keeps its acid per liter`,
+    acid: acidDue(last, gPerL, topUpMl),
+  };
+}
+
+/** Acid for water that joins a bath, so that it keeps its grams per liter. */
+export function acidDue(dose: AcidDose, gPerL: number, waterMl: number): AcidDue {
+  const { unit, label } = ACIDS[dose.material];
+  return {
+    material: dose.material,
+    label,
+    strengthPercent: dose.strengthPercent,
+    amount: figure(
+      topUpAcid(gPerL, waterMl, dose.strengthPercent, unit).amount,
+      unit,
+      `${plainNumber(gPerL)} g/L × ${formatAmount(waterMl, 'mL')} ÷ ${plainNumber(dose.strengthPercent)} %: the bath keeps its acid per liter`,
     ),
-    label: facts.label,
   };
 }

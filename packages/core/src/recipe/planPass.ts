@@ -1,3 +1,4 @@
+import { pureAcidGrams } from '../acid/acidDose';
 import type { AcidsInBath, GoodsInBath } from '../acid/expectedPh';
 import { phWindow } from '../acid/expectedPh';
 import { figure, type Figure } from '../figure/figure';
@@ -5,13 +6,14 @@ import { plainNumber } from '../figure/plainNumber';
 import { riseFigure } from '../heat/planHeat';
 import { formatAmount } from '../units/formatQuantity';
 import { keepsBath, METHODS, methodFacts, panArea, passShare } from './methods';
-import { bathAcid, planAcids, planTopUp } from './planAcids';
+import { acidDue, bathAcid, planAcids, planTopUp } from './planAcids';
 import { methodFigures } from './methodFigures';
 import { passParts } from './passParts';
 import { passSentence } from './passSentence';
 import { dyesOfPass, planPour, pouredMl, type PassGoods } from './planPours';
-import type { PlannedHeat, PlannedPass, PourLine } from './planTypes';
-import type { Formulation, Pass } from './recipe';
+import type { PlannedHeat, PlannedPart, PlannedPass, PourLine } from './planTypes';
+import { ACIDS } from '../materials/acids';
+import type { AcidDose, AcidTime, Formulation, Pass } from './recipe';
 
 /** Density of wool-like fiber, g/mL: Handbook of Textile Fibre Structure, wool 1.31. */
 const FIBER_G_PER_ML = 1.31;
@@ -64,29 +66,38 @@ export function planPass(inputs: PassInputs): PassOutcome {
   };
   const { acids, inBath } = planAcids(withCut(pass, pours), acidBath);
   const inBathAcid = bathAcid(inBath, acidBath, acids.at(-1)?.pH);
+  const already = kept?.liquidMl ?? 0;
+  const parts = passParts(pass, pours, goods.wogGrams);
+  const fillUp = paintToFillUp(parts, pours);
   const liquidAcid = acids.reduce(
-    (sum, acid) => sum + (acid.amount.unit === 'mL' ? acid.amount.value : 0),
+    (sum, { amount, when }) =>
+      sum + (amount.unit === 'mL' && (fillUp === null || IN_PAINT.includes(when)) ? amount.value : 0),
     0,
   );
-  const already = kept?.liquidMl ?? 0;
-  const waterMl = kept ? 0 : Math.max(0, bath.value - poured - liquidAcid);
+  const waterMl = kept ? 0 : Math.max(0, (fillUp ?? bath.value - poured) - liquidAcid);
   const water = figure(
     waterMl,
     'mL',
     kept
       ? `the bath of the pass before stays in the pot, ${formatAmount(already, 'mL')}`
-      : `${formatAmount(bath.value, 'mL')} bath − ${formatAmount(poured, 'mL')} stock − ${formatAmount(liquidAcid, 'mL')} liquid acid`,
+      : fillUp !== null
+        ? `${formatAmount(fillUp, 'mL')} to fill the painted sections up − ${formatAmount(liquidAcid, 'mL')} liquid acid`
+        : `${formatAmount(bath.value, 'mL')} bath − ${formatAmount(poured, 'mL')} stock − ${formatAmount(liquidAcid, 'mL')} liquid acid`,
   );
   const startC = kept?.temperatureC ?? formulation.place.tapC;
   const heat = planHeat(pass, startC, bath.value, goods.wogGrams, formulation);
   const dye = doseOnGoods(pours, passGrams, goods.wogGrams);
+  const gPerL = inBathAcid?.gPerL.value ?? 0;
+  const melt = pass.method.kind === 'ice' ? pass.method.iceGrams : 0;
+  const lastDose = pass.acids.findLast(({ value }) => value > 0);
+  const meltAcid = melt > 0 && lastDose && gPerL > 0 ? acidDue(lastDose, gPerL, melt) : null;
   const planned: PlannedPass = {
     id: pass.id,
     kind: pass.method.kind,
     title: METHODS[pass.method.kind].label,
     sentence: '',
     goods: figure(passGrams, 'g', `${plainNumber(goods.wogGrams)} g × ${plainNumber(100 * reached)} %`),
-    parts: passParts(pass, pours, goods.wogGrams),
+    parts,
     pours,
     bath,
     liquorRatio: figure(
@@ -99,23 +110,64 @@ export function planPass(inputs: PassInputs): PassOutcome {
     acidsBefore: acidBath.before,
     phWindow: phWindow(dyesOfPass(pass, formulation.dyes).map((one) => one.dyeClass)),
     bathAcid: inBathAcid,
-    topUp: planTopUp(pass.topUpMl, pass.acids, inBathAcid?.gPerL.value ?? 0),
-    figures: methodFigures(pass.method, passGrams, bath, inBathAcid?.gPerL.value ?? 0, pass),
+    topUp: planTopUp(pass.topUpMl, pass.acids, gPerL),
+    meltAcid,
+    figures: methodFigures(pass.method, passGrams, bath, gPerL, meltAcid),
     heat,
     dos: dye.onReached,
     dosOnAllGoods: dye.onAll,
   };
   planned.sentence = passSentence(pass, planned);
-  const melt = pass.method.kind === 'ice' ? pass.method.iceGrams : 0;
   return {
     planned,
     left: {
-      liquidMl: bath.value + melt,
+      liquidMl: bath.value + melt + (meltAcid?.amount.unit === 'mL' ? meltAcid.amount.value : 0),
       temperatureC:
         pass.heat?.temperatureC ?? (pass.method.kind === 'cool bath' ? pass.method.temperatureC : startC),
-      acids: inBath,
+      acids: meltAcid
+        ? [
+            ...inBath,
+            {
+              material: meltAcid.material,
+              pureGrams: pureAcidGrams(meltAcid.amount.value, meltAcid.strengthPercent),
+            },
+          ]
+        : inBath,
     },
   };
+}
+
+/** Of a bath that is to hold acid by the liter, the part that may be acid itself; more than this and no bottle does it. */
+const MOST_ACID_SHARE = 0.9;
+
+/**
+ * Liquid acid that goes into a bath that is there already, mL. A dose by the liter is for the bath with that acid in it,
+ * so that it is a share of the whole.
+ * @param thereMl everything else in the bath, mL
+ * @param grams goods, g
+ */
+function liquidAcidMl(doses: readonly AcidDose[], thereMl: number, grams: number): number {
+  let fixed = 0;
+  let share = 0;
+  for (const { material, basis, value, strengthPercent } of doses) {
+    if (ACIDS[material].unit !== 'mL') continue;
+    if (basis === 'amount') fixed += value;
+    if (basis === 'percentOfGoods') fixed += (value * grams) / strengthPercent;
+    // So many g per liter, of a bottle that holds ten times its percent in a liter.
+    if (basis === 'gPerL') share += value / (10 * strengthPercent);
+  }
+  const whole = (thereMl + fixed) / (1 - Math.min(MOST_ACID_SHARE, share));
+  return whole - thereMl;
+}
+
+/** When acid goes into the water that paint is filled up with. */
+const IN_PAINT: readonly AcidTime[] = ['start', 'with powder'];
+
+/** Liquid that the painted sections take beside their stock, mL; null where a pass has no sections to fill. */
+function paintToFillUp(parts: readonly PlannedPart[], pours: readonly PourLine[]): number | null {
+  const painted = parts.filter(({ id }) => pours.some(({ sectionId }) => sectionId === id));
+  if (painted.every(({ fillUp }) => fillUp === null)) return null;
+  return painted.reduce((sum, { fillUp }) => sum + (fillUp?.value ?? 0), 0);
 }
 
 /** Citric that powder is cut with is acid in the bath too. */
@@ -149,12 +201,14 @@ function bathFigure(pass: Pass, grams: number, kept: BathLeft | null, poured: nu
       'density of wool: Morton and Hearle, Physical Properties of Textile Fibres, from memory',
     );
   }
-  if (kept)
+  if (kept) {
+    const acid = liquidAcidMl(pass.acids, kept.liquidMl + poured, grams);
     return figure(
-      kept.liquidMl + poured,
+      kept.liquidMl + poured + acid,
       'mL',
-      `${formatAmount(kept.liquidMl, 'mL')} in the pot + ${formatAmount(poured, 'mL')} stock`,
+      `${formatAmount(kept.liquidMl, 'mL')} in the pot + ${formatAmount(poured, 'mL')} stock${acid > 0 ? ` + ${formatAmount(acid, 'mL')} liquid acid` : ''}`,
     );
+  }
   if (water.basis === 'ratio')
     return figure(water.value * grams, 'mL', `${plainNumber(water.value)} mL/g × ${plainNumber(grams)} g`);
   return figure(water.basis === 'volume' ? water.value : poured, 'mL', 'as decided');

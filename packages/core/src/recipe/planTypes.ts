@@ -129,6 +129,20 @@ export interface PlannedHeat {
   hold: Figure;
 }
 
+/** Acid that is due beside the doses that were decided, in the acid poured last. */
+export interface AcidDue {
+  material: AcidMaterial;
+  label: string;
+  strengthPercent: number;
+  amount: Figure;
+}
+
+/** Water topped up, and the acid that goes with it; none in a bath without acid. */
+export interface PlannedTopUp {
+  water: Figure;
+  acid: AcidDue | null;
+}
+
 export interface PlannedPass {
   id: string;
   kind: MethodKind;
@@ -150,7 +164,9 @@ export interface PlannedPass {
   phWindow: readonly [number, number];
   /** Acid in the bath, all doses together, as grams per liter and expected pH; null without acid. */
   bathAcid: { gPerL: Figure; pH: Figure } | null;
-  topUp: { water: Figure; acid: Figure; label: string } | null;
+  topUp: PlannedTopUp | null;
+  /** Acid for the melt water of ice, so that the bath keeps its acid per liter; null without any. */
+  meltAcid: AcidDue | null;
   /** What only this method needs. */
   figures: NamedFigure[];
   heat: PlannedHeat | null;

@@ -109,9 +109,18 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
             ),
             right: planned.topUp && (
               <Typography variant="body2" component="div">
-                <FigureText figure={planned.topUp.water} name="Water to top up" px={20} /> water with{' '}
-                <FigureText figure={planned.topUp.acid} name="Acid for the top-up" px={20} />{' '}
-                {planned.topUp.label}: the bath keeps its acid per liter
+                <FigureText figure={planned.topUp.water} name="Water to top up" px={20} /> water
+                {planned.topUp.acid && (
+                  <>
+                    {' '}
+                    with <FigureText
+                      figure={planned.topUp.acid.amount}
+                      name="Acid for the top-up"
+                      px={20}
+                    />{' '}
+                    {planned.topUp.acid.label}: the bath keeps its acid per liter
+                  </>
+                )}
               </Typography>
             ),
           },

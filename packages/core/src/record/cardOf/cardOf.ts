@@ -2,7 +2,7 @@ import { dyeableShare } from '../../amounts/dyeableShare';
 import type { VesselRole } from '../../process/act';
 import { lineGrams } from '../../recipe/lineGrams';
 import { named } from '../../recipe/materials';
-import { keepsBath } from '../../recipe/methods';
+import { keepsBath, methodFacts } from '../../recipe/methods';
 import type { Plan } from '../../recipe/planTypes';
 import type { Formulation, Pass } from '../../recipe/recipe';
 import { stepPrefix } from '../../recipe/planPass';
@@ -19,6 +19,10 @@ const PAINTED = ['painting', 'blank painting'];
 const vesselOf = ({ method }: Pass): VesselRole =>
   PANS.includes(method.kind) ? 'pan' : PAINTED.includes(method.kind) ? 'wrap' : 'pot';
 
+/** Whether a pass has water of its own in the vessel its goods lie in; paint is measured into cups. */
+const runsBath = ({ pass, planned }: Scene): boolean =>
+  methodFacts(pass.method.kind).liquid !== 'paint' && (keepsBath(pass) || planned.water.value > 0);
+
 /**
  * The card of a batch that begins: the plan's steps as acts, each step one act with a line of its own, and beside it
  * the quiet ones that go without saying.
@@ -27,23 +31,25 @@ const vesselOf = ({ method }: Pass): VesselRole =>
 export function cardOf(formulation: Formulation, plan: Plan): Card {
   const { recipe } = formulation;
   const vessels: Scene['vessels'] = new Map();
-  const scenes = recipe.passes.flatMap((pass, index): Scene[] => {
+  const scenes: Scene[] = [];
+  recipe.passes.forEach((pass, index) => {
     const planned = plan.passes[index];
-    return planned
-      ? [
-          {
-            formulation,
-            pass,
-            planned,
-            index,
-            prefix: stepPrefix(pass, index),
-            vessel: vesselOf(pass),
-            counts: new Map(),
-            vessels,
-            setting: false,
-          },
-        ]
-      : [];
+    const before = scenes.at(-1);
+    if (!planned) return;
+    // Goods that go on in the bath of the pass before stay where that is.
+    const vessel = before && keepsBath(pass) ? before.vessel : vesselOf(pass);
+    scenes.push({
+      formulation,
+      pass,
+      planned,
+      index,
+      prefix: stepPrefix(pass, index),
+      vessel,
+      afterBath: scenes.some((one) => one.vessel === vessel && runsBath(one)),
+      counts: new Map(),
+      vessels,
+      setting: false,
+    });
   });
   const acts = plan.steps.flatMap((step): Written[] => {
     const own = scenes.find(({ pass }) => pass.id === step.passId);

@@ -56,6 +56,7 @@ function paintStack(
   const layer = (i: number): End => ({
     place: { piece: null, axis: 'layer', from: i / layers, to: (i + 1) / layers },
   });
+  const { planned } = scene;
   const cup = paintCup(scene, 'all');
   const water = paintCup(scene, 'water');
   const quietly = (role: string, from: End, to: End, share: number): Written => ({
@@ -63,7 +64,9 @@ function paintStack(
     quiet: true,
   });
   return [
-    quietly('move.fill', { vessel: water }, { vessel: cup }, 1),
+    ...(planned.water.value > 0 || planned.acids.some(({ when }) => when === 'start')
+      ? [quietly('move.fill', { vessel: water }, { vessel: cup }, 1)]
+      : []),
     ...Array.from({ length: layers - 1 }, (_, i) => [
       quietly(`paint.layer${i + 1}`, { vessel: cup }, layer(i), 1 / (layers - i)),
       ...(drainPercent > 0

@@ -13,6 +13,8 @@ export interface Scene {
   prefix: string;
   /** What the goods are dyed in in this pass. */
   vessel: VesselRole;
+  /** True when an earlier pass left its bath in that vessel. */
+  afterBath: boolean;
   /** How often something was done so far, for doses that are numbered. */
   counts: Map<string, number>;
   /** Every vessel that an act has named so far, and what it is. Shared by all scenes of a card. */

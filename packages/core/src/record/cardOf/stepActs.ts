@@ -129,9 +129,9 @@ function arrange(step: Step, scene: Scene): Written[] {
 
 /** The bath before is poured off when a later pass runs its own into the same vessel. */
 function emptied(scene: Scene, step: Step): Written[] {
-  const { index, pass, prefix } = scene;
+  const { pass, prefix } = scene;
   const runsBath = step.id === `${prefix}water`;
-  if (index === 0 || !runsBath || methodFacts(pass.method.kind).liquid === 'paint') return [];
+  if (!scene.afterBath || !runsBath || methodFacts(pass.method.kind).liquid === 'paint') return [];
   return [
     {
       id: idIn(scene, 'move.drain'),
@@ -282,7 +282,8 @@ function acid(step: Step, scene: Scene): Written {
   const purpose = acidPurpose(step, scene);
   const { pass } = scene;
   const dry = purpose === 'cut' || purpose === 'with powder';
-  const paints = methodFacts(pass.method.kind).liquid === 'paint' && purpose === 'bath';
+  const paints =
+    methodFacts(pass.method.kind).liquid === 'paint' && (purpose === 'bath' || purpose === 'with powder');
   return {
     id: idIn(scene, `acid.${purpose.replace(' ', '-')}`),
     act: {
