@@ -1,13 +1,21 @@
+import type { Figure } from '../figure/figure';
 import { formatAmount } from '../units/formatQuantity';
 import type { CautionName } from './cautionNames';
 import { methodFacts } from './methods';
 import type { PassStepInputs } from './passSteps';
-import type { PourLine } from './planTypes';
+import type { PlannedPass, PourLine } from './planTypes';
 import { makeStep, withTool, type Step } from './steps';
+
+/** What there is to pour or weigh; a line of nothing, as a print value of 0 %, is no step. */
+export const poured = ({ pours }: PlannedPass): PourLine[] =>
+  pours.filter((pour) => amountToMeasure(pour).value > 0);
+
+const amountToMeasure = ({ dilution, measured, each }: PourLine): Figure =>
+  dilution?.pour ?? measured?.reading ?? each;
 
 /** Every pour of a pass, each after the working dilution it may need. */
 export const dyeSteps = (inputs: PassStepInputs): Step[] =>
-  inputs.planned.pours.flatMap((pour) => [...diluteSteps(inputs, pour), dyeStep(inputs, pour)]);
+  poured(inputs.planned).flatMap((pour) => [...diluteSteps(inputs, pour), dyeStep(inputs, pour)]);
 
 /** The working dilution that a pour too small to read is made from; none for the others. */
 export function diluteSteps(inputs: PassStepInputs, pour: PourLine): Step[] {
@@ -39,7 +47,7 @@ export function diluteSteps(inputs: PassStepInputs, pour: PourLine): Step[] {
 /** One pour or weighing, with the tool it is measured with. @param id of the step, for doses after the first */
 export function dyeStep(inputs: PassStepInputs, pour: PourLine, id = pour.stepId): Step {
   const strength = pour.dilution ? pour.dilution.strengthPercent : pour.strengthPercent;
-  const amount = pour.dilution?.pour ?? pour.measured?.reading ?? pour.each;
+  const amount = amountToMeasure(pour);
   const tool = pour.dilution
     ? withTool(pour.dilution.pourWith.name, pour.dilution.pourWith.fills)
     : pour.measured

@@ -2,7 +2,7 @@ import { ACIDS } from '../materials/acids';
 import { figure } from '../figure/figure';
 import { formatAmount } from '../units/formatQuantity';
 import type { CautionName } from './cautionNames';
-import { diluteSteps, dyeStep, dyeSteps } from './dyeSteps';
+import { diluteSteps, dyeStep, dyeSteps, poured } from './dyeSteps';
 import { methodFacts, sectionsOf } from './methods';
 import type { PlannedAcid, PlannedPass } from './planTypes';
 import type { AcidTime, Pass } from './recipe';
@@ -224,7 +224,7 @@ function paintSectionSteps(inputs: PassStepInputs): Step[] {
   const { pass, planned } = inputs;
   const blank = pass.method.kind === 'blank painting';
   return sectionsOf(pass.method).flatMap((section) => {
-    const pours = planned.pours.filter((pour) => pour.sectionId === section.id);
+    const pours = poured(planned).filter((pour) => pour.sectionId === section.id);
     const part = planned.parts.find((candidate) => candidate.id === section.id);
     if (pours.length === 0) return [];
     return [
@@ -290,7 +290,7 @@ function repeatSteps(inputs: PassStepInputs, repeats: number, minutes: number): 
             ),
           ]
         : []),
-      ...planned.pours.flatMap((pour) => [
+      ...poured(planned).flatMap((pour) => [
         ...(r === 0 ? diluteSteps(inputs, pour) : []),
         {
           ...dyeStep(inputs, pour, r === 0 ? pour.stepId : `${pour.stepId}-r${r + 1}`),

@@ -142,15 +142,17 @@ export function planTopUp(topUpMl: number, doses: readonly AcidDose[], gPerL: nu
   };
 }
 
-/** Acid for water that joins a bath, so that it keeps its grams per liter. */
-export function acidDue(dose: AcidDose, gPerL: number, waterMl: number): AcidDue {
+/** Acid for water that joins a bath, so that it keeps its grams per liter; null where that is none. */
+export function acidDue(dose: AcidDose, gPerL: number, waterMl: number): AcidDue | null {
   const { unit, label } = ACIDS[dose.material];
+  const { amount } = topUpAcid(gPerL, waterMl, dose.strengthPercent, unit);
+  if (amount === 0) return null;
   return {
     material: dose.material,
     label,
     strengthPercent: dose.strengthPercent,
     amount: figure(
-      topUpAcid(gPerL, waterMl, dose.strengthPercent, unit).amount,
+      amount,
       unit,
       `${plainNumber(gPerL)} g/L × ${formatAmount(waterMl, 'mL')} ÷ ${plainNumber(dose.strengthPercent)} %: the bath keeps its acid per liter`,
     ),

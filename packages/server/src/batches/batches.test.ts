@@ -39,6 +39,16 @@ test('a batch begins with a code of its own, runs, is closed, and leaves the run
   });
 });
 
+test('a plan whose card could not be kept is refused before anything is written', async () => {
+  const [pass] = FORMULATION.recipe.passes;
+  // 50 g/L out of a bottle of 0.0000001 % would be some 10^11 mL.
+  const acids = [{ material: 'vinegar', strengthPercent: 1e-7, basis: 'gPerL', value: 50, when: 'start' }];
+  const formulation = { ...FORMULATION, recipe: { ...FORMULATION.recipe, passes: [{ ...pass, acids }] } };
+  const { body } = await start('b1', { formulation }).expect(400);
+  expect(body.problems[0].message).toMatch(/beyond what any vessel holds/);
+  expect((await request(studio.app).get('/api/batches')).body.total).toBe(0);
+});
+
 test('what was acknowledged is there after a restart', async () => {
   await start('b1');
   for (let i = 0; i < 10; i += 1)

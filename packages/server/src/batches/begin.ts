@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize';
 import {
   cardOf,
+  cardSchema,
   FieldError,
   formulate,
   planFormulation,
@@ -38,12 +39,18 @@ export async function beginBatch(
   const plan = planFormulation(formulation);
   const stops = plan.notices.find((notice) => notice.blocks);
   if (stops) throw new FieldError('formulation', stops.text);
+  const card = cardSchema.safeParse(cardOf(formulation, plan));
+  if (!card.success)
+    throw new FieldError(
+      'formulation',
+      'Some amount of this plan is beyond what any vessel holds. Look for a strength or a depth that is far too small or too large.',
+    );
   return insertBatch(
     storage,
     {
       ...begin,
       code: await nextCode(storage, begin.startedAt, transaction),
-      card: cardOf(formulation, plan),
+      card: card.data,
       events: [],
     },
     transaction,

@@ -69,7 +69,7 @@ function paintStack(
       : []),
     ...Array.from({ length: layers - 1 }, (_, i) => [
       quietly(`paint.layer${i + 1}`, { vessel: cup }, layer(i), 1 / (layers - i)),
-      ...(drainPercent > 0
+      ...(drainPercent / 100 > 0
         ? [quietly(`drain.layer${i + 1}`, layer(i), layer(i + 1), drainPercent / 100)]
         : []),
     ]).flat(),

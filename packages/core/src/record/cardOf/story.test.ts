@@ -13,7 +13,7 @@ import type { Plan } from '../../recipe/planTypes';
 import { pouredMl } from '../../recipe/planPours';
 import { potSchema } from '../../shelf/pot';
 import { toolSchema } from '../../shelf/tool';
-import type { Card } from '../card';
+import { cardSchema, type Card } from '../card';
 import { cardOf } from './cardOf';
 
 const TOOLS = [
@@ -69,6 +69,13 @@ test('every acid dose that is planned is one line of the card', () => {
       for (const acid of pass.acids)
         expect(plan.steps.filter(({ id }) => id === acid.stepId)).toHaveLength(1);
     }
+  });
+});
+
+test('every card can be kept, but for amounts that no vessel holds', () => {
+  onCards((_, card) => {
+    const issues = cardSchema.safeParse(card).error?.issues ?? [];
+    expect(issues.filter(({ code }) => code !== 'too_big')).toEqual([]);
   });
 });
 
