@@ -315,6 +315,7 @@ test('spare goods take what a wait has left, and count in no depth', () => {
   ]);
   expect(depths(state).get('blue')).toBeCloseTo(0.9, 12);
   expect(gramsOn(state, 'spare')).toBe(0);
+  expect(depthAt(state, 'spare', {})).toBe(0);
   expect(gotBy(state, 'spare')).toMatchObject([
     { dyeId: 'blue', standardGrams: expect.closeTo(0.1, 12), counts: false },
   ]);
@@ -430,6 +431,20 @@ test('both ends of a hank hang in two jars; in a third vessel it has left both',
   expect([0.1, 0.5, 0.9].map((along) => Number(depthAt(state, 'g1', { along }).toFixed(6)))).toEqual([
     3.333333, 0, 3.333333,
   ]);
+});
+
+test('the part that was dipped comes out wet: 40 % of 100 g, lifted with 1 mL a gram, hold 40 mL', () => {
+  const dipped = [
+    goods('g1', 100),
+    vessel('pot'),
+    run('pot', 1000),
+    place('pot', [], stretch('along', 0, 0.4)),
+  ];
+  expect(done([...dipped, lift(1)]).pieces.get('g1')!.held.ml).toBeCloseTo(40, 9);
+  // Raised to 10 % first, unsqueezed: 30 g keep 1.2 mL each and the rest hangs in until it is lifted.
+  const raised = done([...dipped, place('pot', [], stretch('along', 0, 0.1))]);
+  expect(raised.pieces.get('g1')!.held.ml).toBeCloseTo(36, 9);
+  expect(pot(raised).liquid.ml).toBeCloseTo(964, 9);
 });
 
 test('what a meter read holds until something changes that vessel', () => {
