@@ -93,6 +93,11 @@ test('the shelf refuses fibers that do not add up, marks the field, and keeps wh
   await expect(page.getByText('✕ The fibers must add up to 100 %; these add up to 60 %.')).toBeVisible();
   await expect(field(page, 'Name')).toHaveValue('Odd yarn');
   await page.getByRole('button', { name: 'Add a fiber' }).click();
+  // What cannot be read is not kept as the amount that stood there before it.
+  await field(page, 'Put-up, dry').fill('a skein');
   await page.getByRole('button', { name: 'Put it on the shelf' }).click();
-  await expect(page.getByRole('link', { name: /Odd yarn/ })).toBeVisible();
+  await expect(page.getByText(/must be a number in g/)).toBeVisible();
+  await field(page, 'Put-up, dry').fill('50');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('link', { name: /Odd yarn/ })).toContainText('50 g');
 });

@@ -61,6 +61,7 @@ const VIEWS = [
     size: DESK,
     act: async (page) => {
       await page.getByRole('button', { name: 'Make a copy now' }).click();
+      await page.getByText('Copied, and the copy checked.').waitFor();
       await page.getByRole('button', { name: 'Look it over' }).click();
       await page.getByText(/^✓ Sound/).waitFor();
       await page.getByRole('heading', { name: 'All of it as one file' }).scrollIntoViewIfNeeded();

@@ -24,7 +24,7 @@ export interface QuantityFieldProps {
   written?: string | undefined;
   onChange: (value: number, written: string) => void;
   /** What stands in the field now is no amount: where something is kept with a key, the one before it must not be. */
-  onUnreadable?: (() => void) | undefined;
+  onUnreadable?: ((text: string) => void) | undefined;
   /** What Enter does; it goes on to the next amount when left out. */
   onEnter?: (() => void) | undefined;
   context?: ParseContext;
@@ -71,7 +71,7 @@ export function QuantityField({
   const take = (next: string): void => {
     setText(next);
     const now = parseQuantity(next, kindName, context);
-    if (!now.ok) return onUnreadable?.();
+    if (!now.ok) return onUnreadable?.(next);
     const asWritten = isPlain(next, kind.unit) ? '' : next;
     if (!defer) return onChange(now.value, asWritten);
     setSent([...sent, now.value].slice(-MOST_ON_THE_WAY));

@@ -195,7 +195,7 @@ interface WeighingProps {
   strength: number;
   volume: number;
   weighed: number | undefined;
-  onWeighed: (grams: number) => void;
+  onWeighed: (grams: number | undefined) => void;
   answer: Answer;
   onAnswer: (answer: Answer) => void;
 }
@@ -219,7 +219,13 @@ function Weighing({ strength, volume, weighed, onWeighed, answer, onAnswer }: We
           alignItems: 'center',
         }}
       >
-        <QuantityField label="Really weighed" kind="dyeMass" value={weighed} onChange={onWeighed} />
+        <QuantityField
+          label="Really weighed"
+          kind="dyeMass"
+          value={weighed}
+          onChange={onWeighed}
+          onUnreadable={() => onWeighed(undefined)}
+        />
         {real && (
           <WordToggle
             label="What holds"

@@ -1,6 +1,7 @@
 import { Controller, type Control, type FieldPath, type FieldValues } from 'react-hook-form';
 import { toCents, toMoney } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
+import { valueOfUnreadable } from './fields';
 
 /** Money, kept in cents and written with them. */
 export function PriceField<T extends FieldValues>({
@@ -20,8 +21,9 @@ export function PriceField<T extends FieldValues>({
         <QuantityField
           label={label}
           kind="price"
-          value={field.value === null ? undefined : toMoney(field.value as number)}
+          value={Number.isFinite(field.value) ? toMoney(field.value as number) : undefined}
           onChange={(value) => field.onChange(toCents(value))}
+          onUnreadable={(text) => field.onChange(valueOfUnreadable(text))}
           problem={fieldState.error?.message}
         />
       )}

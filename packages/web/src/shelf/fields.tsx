@@ -40,6 +40,9 @@ export function WordField<T extends FieldValues>({
   );
 }
 
+/** An amount that was taken out is none; one that cannot be read is no value at all, and the form is not kept with it. */
+export const valueOfUnreadable = (text: string): number | null => (text.trim() === '' ? null : Number.NaN);
+
 /** An amount in a shelf form. */
 export function AmountField<T extends FieldValues>({
   control,
@@ -56,8 +59,9 @@ export function AmountField<T extends FieldValues>({
         <QuantityField
           label={label}
           kind={kind}
-          value={(field.value as number | null) ?? undefined}
+          value={Number.isFinite(field.value) ? (field.value as number) : undefined}
           onChange={field.onChange}
+          onUnreadable={(text) => field.onChange(valueOfUnreadable(text))}
           problem={said(fieldState.error)}
           {...(context && { context })}
         />
