@@ -6,6 +6,7 @@ import {
   formulate,
   goodsLineSchema,
   heatSetSchema,
+  potSchema,
   recipeSchema,
   stockSchema,
   toolSchema,
@@ -73,6 +74,14 @@ export const SYRINGE_AND_CYLINDER = [
   toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
   toolSchema.parse({ id: 'c', name: '100 mL cylinder', kind: 'cylinder', capacity: 100, graduation: 1 }),
 ];
+
+/** A bench: syringe, cylinder and scale; and a pot on its ring. */
+export const BENCH_TOOLS = [
+  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
+  toolSchema.parse({ id: 'c', name: 'cylinder', kind: 'cylinder', capacity: 250, graduation: 2 }),
+  toolSchema.parse({ id: 'w', name: 'scale', kind: 'scale', capacity: 200, graduation: 0.01 }),
+];
+export const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
 
 export const SHELF = {
   bases: [WOOL, SOCK, SILK, COTTON_BLEND],

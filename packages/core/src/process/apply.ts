@@ -8,6 +8,7 @@ import { dry, handle, lift, place, rinse, split, wring } from './lay';
 import { move, put, run } from './pour';
 import type { ListedAct, State } from './state';
 import { cool, heat, hold, look, stand } from './time';
+import { everything, piecesOr } from './whichGoods';
 
 /** What each kind of act does. A kind that is missing here does not compile. */
 const DOES: { [K in ActKind]: (state: State, act: ActOf<K>, id: string) => State } = {
@@ -62,9 +63,8 @@ function vesselsOf(state: State, act: Act): Set<string> {
 /** Where the goods of an act lie; those of every piece when it names none. */
 function whereLies(state: State, act: Act): string[] {
   if (act.kind === 'bring') return [];
-  const names = 'goods' in act ? act.goods : [];
-  return [...state.pieces].flatMap(([id, { line, at }]) =>
-    names.length === 0 || names.includes(id) || names.includes(line) ? at.map(({ vessel }) => vessel) : [],
+  return piecesOr(state, 'goods' in act ? act.goods : [], everything).flatMap(([, { at }]) =>
+    at.map(({ vessel }) => vessel),
   );
 }
 

@@ -1,5 +1,5 @@
 import type { ActOf } from './act';
-import { withPieces, withVessels } from './change';
+import { withLiquid, withPieces, withVessels } from './change';
 import { vesselNamed } from './enter';
 import { CannotBe } from './impossible';
 import { joined } from './liquid';
@@ -57,9 +57,7 @@ export function bring(state: State, { thing, line, pass }: ActOf<'bring'>, id: s
           left: true,
         })),
       };
-      return withVessels(state, [
-        [thing.vessel, { ...vessel, liquid: joined(vessel.liquid, liquid), reading: null }],
-      ]);
+      return withLiquid(state, thing.vessel, joined(vessel.liquid, liquid));
     }
   }
 }

@@ -10,6 +10,19 @@ export const width = (stretch: Stretch): number => stretch.to - stretch.from;
 export const immersed = ({ reach }: Whereabouts): Stretch | null =>
   reach === 'none' ? null : (reach ?? WHOLE);
 
+/** Every stretch of goods that lies in a vessel’s liquid. */
+export function immersedIn(
+  { pieces }: State,
+  vesselId: string,
+): { piece: string; goods: Piece; stretch: Stretch }[] {
+  return [...pieces].flatMap(([piece, goods]) =>
+    goods.at.flatMap((whereabouts) => {
+      const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
+      return stretch ? [{ piece, goods, stretch }] : [];
+    }),
+  );
+}
+
 const same = (one: Stretch, other: Stretch): boolean =>
   one === other || (one.axis === other.axis && one.from === other.from && one.to === other.to);
 
@@ -17,16 +30,11 @@ const same = (one: Stretch, other: Stretch): boolean =>
 export function exposedFor(state: State, vessel: string, before: Exposure, minutes: number): Exposure {
   const contacts: Contact[] = [...before.contacts];
   const after: number[] = [...before.minutes];
-  for (const [piece, { at }] of state.pieces)
-    for (const whereabouts of at) {
-      const stretch = whereabouts.vessel === vessel ? immersed(whereabouts) : null;
-      if (stretch === null) continue;
-      const known = contacts.findIndex(
-        (contact) => contact.piece === piece && same(contact.stretch, stretch),
-      );
-      const index = known < 0 ? contacts.push({ piece, stretch }) - 1 : known;
-      after[index] = (after[index] ?? 0) + minutes;
-    }
+  for (const { piece, stretch } of immersedIn(state, vessel)) {
+    const known = contacts.findIndex((contact) => contact.piece === piece && same(contact.stretch, stretch));
+    const index = known < 0 ? contacts.push({ piece, stretch }) - 1 : known;
+    after[index] = (after[index] ?? 0) + minutes;
+  }
   return { contacts, minutes: after };
 }
 
@@ -60,15 +68,10 @@ export function claimsOn(state: State, vesselId: string, minutes: readonly numbe
   return claims.some(({ weight }) => weight > 0) ? claims : presentIn(state, vesselId);
 }
 
-function presentIn(state: State, vesselId: string): Claim[] {
-  const claims: Claim[] = [];
-  for (const [piece, goods] of state.pieces)
-    for (const whereabouts of goods.at) {
-      const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
-      if (stretch) claims.push({ piece, stretch, weight: dyeable(goods, stretch) });
-    }
-  return claims.filter(({ weight }) => weight > 0);
-}
+const presentIn = (state: State, vesselId: string): Claim[] =>
+  immersedIn(state, vesselId)
+    .map(({ piece, goods, stretch }) => ({ piece, stretch, weight: dyeable(goods, stretch) }))
+    .filter(({ weight }) => weight > 0);
 
 /**
  * Times of a vessel’s contacts with those of one piece told again for another, which was part of it until now.

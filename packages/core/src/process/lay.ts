@@ -1,6 +1,6 @@
 import type { ActOf } from './act';
 import { chainOf, listed, type Chain } from './chain';
-import { withDrained, withPieces, withReceived, withVessels } from './change';
+import { withDrained, withLiquid, withPieces, withReceived, withVessels } from './change';
 import { entered, vesselNamed } from './enter';
 import { contactsShared, immersed, width } from './exposure';
 import { CannotBe } from './impossible';
@@ -8,7 +8,7 @@ import { divided, joined } from './liquid';
 import { tapWater } from './pour';
 import { arrived, fiberIn } from './receive';
 import { type Piece, type Received, type State, type Stretch, type Whereabouts } from './state';
-import { isMeant, piecesNamed, piecesOr } from './whichGoods';
+import { everything, isMeant, piecesNamed, piecesOr } from './whichGoods';
 
 /** Liquid that spun or wrung goods still hold, mL per dry gram (from memory, yields to your own). */
 const WRUNG_ML_PER_GRAM = 0.5;
@@ -70,9 +70,7 @@ function heldJoins(state: State, id: string, vesselId: string, newly: number): S
     here: fiberIn(state, vesselId),
     there: piece.grams * newly,
   });
-  return withPieces(withVessels(state, [[vesselId, { ...vessel, liquid, reading: null }]]), [
-    [id, { ...piece, held: left }],
-  ]);
+  return withPieces(withLiquid(state, vesselId, liquid), [[id, { ...piece, held: left }]]);
 }
 
 /** A share of the goods leaves the liquid and keeps some of it. @param mlPerGram null: nobody squeezed */
@@ -87,7 +85,7 @@ function liquidKept(
   const vessel = vesselNamed(state, vesselId);
   const kept = (mlPerGram ?? state.surroundings.canHoldMlPerGram) * piece.grams * share;
   const { taken, left } = divided(vessel.liquid, vessel.liquid.ml > 0 ? kept / vessel.liquid.ml : 0);
-  return withPieces(withVessels(state, [[vesselId, { ...vessel, liquid: left, reading: null }]]), [
+  return withPieces(withLiquid(state, vesselId, left), [
     [id, { ...piece, held: joined(taken, piece.held, { here: piece.grams * share }) }],
   ]);
 }
@@ -99,6 +97,10 @@ function liftedFrom(state: State, id: string, there: Whereabouts, mlPerGram: num
   const piece = pieceOf(out, id);
   return withPieces(out, [[id, { ...piece, at: piece.at.filter(({ vessel }) => vessel !== there.vessel) }]]);
 }
+
+/** Goods out of wherever they lie. */
+const liftedOut = (state: State, id: string, mlPerGram: number | null = null): State =>
+  pieceOf(state, id).at.reduce((after, there) => liftedFrom(after, id, there, mlPerGram), state);
 
 /** Goods that hold more than so much give the rest to the vessel they hang over, or to the drain. */
 function squeezed(state: State, id: string, mlPerGram: number): State {
@@ -113,8 +115,8 @@ function squeezed(state: State, id: string, mlPerGram: number): State {
 /** Goods out of wherever they lie, with so much liquid in them. */
 export function lift(state: State, { goods, keepsMlPerGram }: ActOf<'lift'>): State {
   let after = state;
-  for (const [id, { at }] of piecesOr(state, goods, (piece) => piece.at.length > 0)) {
-    for (const there of at) after = liftedFrom(after, id, there, keepsMlPerGram);
+  for (const [id] of piecesOr(state, goods, (piece) => piece.at.length > 0)) {
+    after = liftedOut(after, id, keepsMlPerGram);
     if (keepsMlPerGram !== null) after = squeezed(after, id, keepsMlPerGram);
   }
   return after;
@@ -162,7 +164,7 @@ const partOf = (piece: Piece, share: number, count: number): Piece => ({
 
 /** Turned, tied, pressed, blotted, wrapped: how they lie is all that changes. */
 export function handle(state: State, { goods, lies }: ActOf<'handle'>): State {
-  const handled = piecesOr(state, goods, () => true);
+  const handled = piecesOr(state, goods, everything);
   return lies === null
     ? state
     : withPieces(
@@ -171,13 +173,11 @@ export function handle(state: State, { goods, lies }: ActOf<'handle'>): State {
       );
 }
 
-const everything = (): boolean => true;
-
 /** Out, and what they hold changed for tap water. */
 export function rinse(state: State, { goods }: ActOf<'rinse'>): State {
   let after = state;
-  for (const [id, { at }] of piecesOr(state, goods, everything)) {
-    for (const there of at) after = liftedFrom(after, id, there, null);
+  for (const [id] of piecesOr(state, goods, everything)) {
+    after = liftedOut(after, id);
     const piece = pieceOf(after, id);
     const clean = tapWater(state.surroundings.canHoldMlPerGram * piece.grams, state);
     after = withPieces(withDrained(after, joined(after.drained, piece.held)), [
@@ -190,8 +190,8 @@ export function rinse(state: State, { goods }: ActOf<'rinse'>): State {
 /** Out, and spun or wrung. */
 export function wring(state: State, { goods }: ActOf<'wring'>): State {
   let after = state;
-  for (const [id, { at }] of piecesOr(state, goods, everything)) {
-    for (const there of at) after = liftedFrom(after, id, there, null);
+  for (const [id] of piecesOr(state, goods, everything)) {
+    after = liftedOut(after, id);
     after = squeezed(after, id, WRUNG_ML_PER_GRAM);
   }
   return after;
@@ -200,8 +200,8 @@ export function wring(state: State, { goods }: ActOf<'wring'>): State {
 /** Hung until dry: the water goes, what was in it stays. */
 export function dry(state: State, { goods }: ActOf<'dry'>): State {
   let after = state;
-  for (const [id, { at }] of piecesOr(state, goods, everything)) {
-    for (const there of at) after = liftedFrom(after, id, there, null);
+  for (const [id] of piecesOr(state, goods, everything)) {
+    after = liftedOut(after, id);
     const piece = pieceOf(after, id);
     after = withPieces({ ...after, driedMl: after.driedMl + piece.held.ml }, [
       [id, { ...piece, held: { ...piece.held, ml: 0, celsius: state.surroundings.roomC } }],

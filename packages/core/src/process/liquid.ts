@@ -1,9 +1,6 @@
+import { heatCapacityJPerK } from '../heat/heatUp';
 import type { Acids, AcidSubstance, Liquid, Parcel } from './state';
 import { emptyLiquid } from './state';
-
-/** Specific heat, J per g and kelvin: water, and wool-like fiber (from memory). */
-export const WATER_J_PER_G_K = 4.186;
-export const FIBER_J_PER_G_K = 1.36;
 
 /** Dry goods that share the heat of a liquid they lie in, g: with the first liquid, and with the second. */
 export interface FiberWith {
@@ -24,14 +21,14 @@ export function joined(liquid: Liquid, other: Liquid, fiber: FiberWith = {}): Li
 
 /** Temperature of two liquids and the goods in them once they are one, °C. */
 function mixedC(liquid: Liquid, other: Liquid, { here = 0, there = 0 }: FiberWith): number {
-  const first = WATER_J_PER_G_K * liquid.ml + FIBER_J_PER_G_K * here;
-  const second = WATER_J_PER_G_K * other.ml + FIBER_J_PER_G_K * there;
+  const first = heatCapacityJPerK(liquid.ml, here, 0);
+  const second = heatCapacityJPerK(other.ml, there, 0);
   if (first + second === 0) return liquid.celsius;
   return (first * liquid.celsius + second * other.celsius) / (first + second);
 }
 
 /** Dye of one addition that comes together again is one parcel again, or a list would grow with every lifting. */
-export function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): readonly Parcel[] {
+function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): readonly Parcel[] {
   if (more.length === 0) return some;
   const together: Parcel[] = [];
   const known = new Map<string, number[]>();

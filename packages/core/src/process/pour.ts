@@ -1,3 +1,5 @@
+import { pureAcidGrams } from '../acid/acidDose';
+import { alkalinityMolar } from '../acid/expectedPh';
 import type { ActOf, End } from './act';
 import { withDrained } from './change';
 import { entered, vesselNamed } from './enter';
@@ -9,14 +11,11 @@ import { emptyLiquid, NO_CONTACT, type Liquid, type State } from './state';
 import { substanceOf } from './substance';
 import { fromPlace, fromVessel } from './take';
 
-/** Milligrams of calcium carbonate that carry one milliequivalent of alkalinity. */
-const MG_CACO3_PER_MEQ = 50.04;
-
 /** Water from the tap or the kettle. */
 const water = (ml: number, celsius: number, { surroundings }: State): Liquid => ({
   ...emptyLiquid(celsius),
   ml,
-  alkalinityMeq: ((ml / 1000) * surroundings.alkalinityMgPerL) / MG_CACO3_PER_MEQ,
+  alkalinityMeq: ml * alkalinityMolar(surroundings.alkalinityMgPerL),
 });
 
 /** Tap water. @param ml mL, >= 0 */
@@ -65,7 +64,7 @@ function liquidOf(
     case 'acid':
       return {
         ...plain,
-        acids: { [substanceOf(material.acid)]: (amount * material.strengthPercent) / 100 },
+        acids: { [substanceOf(material.acid)]: pureAcidGrams(amount, material.strengthPercent) },
       };
     case 'dye': {
       const grams = unit === 'g' ? amount : (amount * (material.strengthPercent ?? 0)) / 100;

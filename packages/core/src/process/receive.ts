@@ -1,6 +1,6 @@
-import { withPieces, withVessels } from './change';
+import { withLiquid, withPieces } from './change';
 import { vesselNamed } from './enter';
-import { immersed, width } from './exposure';
+import { immersed, immersedIn, width } from './exposure';
 import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
 import type { Place } from './place';
@@ -15,15 +15,8 @@ export const arrived = (liquid: Liquid, since: Exposure): Liquid =>
     : { ...liquid, parcels: liquid.parcels.map((parcel) => ({ ...parcel, since })) };
 
 /** Dry goods of which at least a part lies in a vessel’s liquid, g. */
-export function fiberIn({ pieces }: State, vesselId: string): number {
-  let grams = 0;
-  for (const piece of pieces.values())
-    for (const whereabouts of piece.at) {
-      const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
-      if (stretch) grams += piece.grams * width(stretch);
-    }
-  return grams;
-}
+export const fiberIn = (state: State, vesselId: string): number =>
+  immersedIn(state, vesselId).reduce((sum, { goods, stretch }) => sum + goods.grams * width(stretch), 0);
 
 /** Liquid into a vessel. */
 export function intoVessel(state: State, vesselId: string, liquid: Liquid): State {
@@ -31,7 +24,7 @@ export function intoVessel(state: State, vesselId: string, liquid: Liquid): Stat
   const together = joined(vessel.liquid, arrived(liquid, vessel.exposure), {
     here: fiberIn(state, vesselId),
   });
-  return withVessels(state, [[vesselId, { ...vessel, liquid: together, reading: null }]]);
+  return withLiquid(state, vesselId, together);
 }
 
 /** The goods of a place; all that are meant to be dyed when it names no piece. @throws CannotBe when there are none */

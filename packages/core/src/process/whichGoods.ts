@@ -19,3 +19,6 @@ export const piecesOr = (
 
 /** Goods that are dyed for their own sake, not put in to catch what is left. */
 export const isMeant = (piece: Piece): boolean => !piece.catchUp;
+
+/** Goods of any kind. */
+export const everything = (): boolean => true;

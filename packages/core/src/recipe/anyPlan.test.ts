@@ -1,8 +1,6 @@
 import fc from 'fast-check';
-import { dyeLine, SHELF } from '../../test/examples';
+import { BENCH_TOOLS, POT, SHELF, dyeLine } from '../../test/examples';
 import type { Figure } from '../figure/figure';
-import { potSchema } from '../shelf/pot';
-import { toolSchema } from '../shelf/tool';
 import { SET_METHOD_NAMES } from '../heat/setMethods';
 import { usualSet } from '../heat/usualSet';
 import type { DyeEntry } from './dyeEntrySchema';
@@ -11,13 +9,6 @@ import { METHOD_KINDS, METHODS, sectionsOf } from './methods';
 import { planFormulation } from './plan';
 import { ACID_TIMES, ARRANGEMENTS, recipeSchema, type Recipe } from './recipe';
 import { runSheet } from './runSheet';
-
-const TOOLS = [
-  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
-  toolSchema.parse({ id: 'c', name: 'cylinder', kind: 'cylinder', capacity: 250, graduation: 2 }),
-  toolSchema.parse({ id: 'w', name: 'scale', kind: 'scale', capacity: 200, graduation: 0.01 }),
-];
-const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
 
 /** Every figure anywhere in a plan. */
 function figures(value: unknown): Figure[] {
@@ -114,7 +105,7 @@ const anyRecipe: fc.Arbitrary<Recipe> = fc
 
 describe('whatever is formulated', () => {
   const planOf = (recipe: Recipe) =>
-    planFormulation(formulate('x', recipe, { ...SHELF, tools: TOOLS }, POT), { today: '2026-11-24' });
+    planFormulation(formulate('x', recipe, { ...SHELF, tools: BENCH_TOOLS }, POT), { today: '2026-11-24' });
   test('every figure is finite, not negative, and says why', () => {
     fc.assert(
       fc.property(anyRecipe, (recipe) => {

@@ -90,7 +90,7 @@ export function planPass(inputs: PassInputs): PassOutcome {
   const gPerL = inBathAcid?.gPerL.value ?? 0;
   const melt = pass.method.kind === 'ice' ? pass.method.iceGrams : 0;
   const lastDose = pass.acids.findLast(({ value }) => value > 0);
-  const meltAcid = melt > 0 && lastDose && gPerL > 0 ? acidDue(lastDose, gPerL, melt) : null;
+  const meltAcid = lastDose ? acidDue(lastDose, gPerL, melt) : null;
   const planned: PlannedPass = {
     id: pass.id,
     kind: pass.method.kind,

@@ -1,21 +1,13 @@
 import fc from 'fast-check';
-import { SHELF } from '../../test/examples';
+import { BENCH_TOOLS, POT, SHELF } from '../../test/examples';
 import { anyRecipe } from '../../test/wholeRange';
 import { FieldError } from '../figure/fieldError';
 import { cardOf } from '../record/cardOf/cardOf';
-import { potSchema } from '../shelf/pot';
-import { toolSchema } from '../shelf/tool';
 import { formulate } from './materials';
 import { planFormulation } from './plan';
 import { recipeSchema } from './recipe';
 
-const TOOLS = [
-  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
-  toolSchema.parse({ id: 'c', name: 'cylinder', kind: 'cylinder', capacity: 250, graduation: 2 }),
-  toolSchema.parse({ id: 'w', name: 'scale', kind: 'scale', capacity: 200, graduation: 0.01 }),
-];
-const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
-const shelf = { ...SHELF, tools: TOOLS };
+const shelf = { ...SHELF, tools: BENCH_TOOLS };
 
 test('whatever a field lets through is planned, or refused with the field named', () => {
   let [planned, refused] = [0, 0];

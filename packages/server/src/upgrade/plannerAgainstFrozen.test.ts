@@ -5,19 +5,17 @@ import {
   keepsBath,
   methodFacts,
   planFormulation,
-  potSchema,
   type Figure,
   type Formulation,
   type Plan,
   type Recipe,
 } from '@ythrion/core';
-import { SHELF, SYRINGE_AND_CYLINDER } from '../../../core/test/examples';
+import { POT, SHELF, SYRINGE_AND_CYLINDER } from '../../../core/test/examples';
 import { anyRecipe } from '../../../core/test/wholeRange';
 import * as frozen from './frozen/planner';
 
 // How many recipes are compared: few here, 5,000 with YTHRION_RECIPES=5000.
 const RECIPES = Number(process.env.YTHRION_RECIPES ?? 250);
-const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
 
 /** Every figure of a plan by its path; things with an id are told apart by it, not by where they stand. */
 function figuresOf(value: unknown, path = ''): Map<string, number> {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { SHELF } from '../../../test/examples';
+import { BENCH_TOOLS, POT, SHELF } from '../../../test/examples';
 import { anyRecipe } from '../../../test/wholeRange';
 import { FieldError } from '../../figure/fieldError';
 import { ACIDS } from '../../materials/acids';
@@ -11,24 +11,15 @@ import { formulate } from '../../recipe/materials';
 import { planFormulation } from '../../recipe/plan';
 import type { Plan } from '../../recipe/planTypes';
 import { pouredMl } from '../../recipe/planPours';
-import { potSchema } from '../../shelf/pot';
-import { toolSchema } from '../../shelf/tool';
 import { cardSchema, type Card } from '../card';
 import { cardOf } from './cardOf';
-
-const TOOLS = [
-  toolSchema.parse({ id: 's', name: '10 mL syringe', capacity: 10, graduation: 0.2 }),
-  toolSchema.parse({ id: 'c', name: 'cylinder', kind: 'cylinder', capacity: 250, graduation: 2 }),
-  toolSchema.parse({ id: 'w', name: 'scale', kind: 'scale', capacity: 200, graduation: 0.01 }),
-];
-const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
 
 /** Runs a check on plan and card of random recipes from the whole range; those that cannot be planned are left out. */
 function onCards(check: (plan: Plan, card: Card, after: State) => void): void {
   let told = 0;
   fc.assert(
     fc.property(anyRecipe, (recipe) => {
-      const formulation = formulate('x', recipe, { ...SHELF, tools: TOOLS }, POT);
+      const formulation = formulate('x', recipe, { ...SHELF, tools: BENCH_TOOLS }, POT);
       let plan;
       try {
         plan = planFormulation(formulation);
