@@ -1,7 +1,9 @@
+import { existsSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Transaction } from 'sequelize';
+import { besides, studioFile } from './dataFolder';
 import { openStudio } from './openStudio';
 import type { Storage } from './storage';
 
@@ -62,4 +64,14 @@ test('a write is seen by every read after it, and by none before it', async () =
     expect(await count()).toBe(0);
   });
   expect(await count()).toBe(1);
+});
+
+test('once closed, everything is in the file itself: no log is left beside it', async () => {
+  for (let i = 0; i < 40; i++) {
+    await storage.write((transaction) => storage.models.tools.create(tool(`t${i}`), { transaction }));
+    expect(await count()).toBe(i + 1);
+    await storage.close();
+    expect(besides(studioFile(folder)).filter((beside) => existsSync(beside))).toEqual([]);
+    storage = await openStudio(folder);
+  }
 });

@@ -4,19 +4,23 @@ import type { Sequelize } from 'sequelize';
 interface Connection {
   uuid?: string;
   exec(sql: string, done: (error: Error | null) => void): void;
+  close(done: (error: Error | null) => void): void;
 }
 
-/** What sequelize opens and closes connections with; only these two of it are of use here. */
+/** What sequelize opens and closes connections with; only these of it are of use here. */
 interface Connections {
+  connections: Record<string, Connection>;
   getConnection(options: { uuid?: string }): Promise<Connection>;
   releaseConnection(connection: Connection): Promise<void>;
+  close(): Promise<void>;
 }
 
 /**
  * Sees to the connections of a data file: each is set to durable commits before its first statement, and the one of a
  * transaction is kept for the next. Sequelize by itself opens the file anew for every transaction, which costs more than
  * what is then done in it: the whole schema is read again, and every page. Writes come one after the other, so one
- * connection serves them all; sequelize closes it with the others at the end.
+ * connection serves them all. At the end they are closed one after the other: two that close at once each take the other
+ * for one still at work, and neither brings the log into the file.
  */
 export function keepConnections(sequelize: Sequelize): void {
   const connections = (sequelize as unknown as { connectionManager: Connections }).connectionManager;
@@ -39,6 +43,16 @@ export function keepConnections(sequelize: Sequelize): void {
   connections.releaseConnection = async (connection) => {
     if (connection.uuid === undefined || spare !== null) return close(connection);
     spare = connection;
+  };
+  const end = connections.close.bind(connections);
+  connections.close = async () => {
+    for (const [id, connection] of Object.entries(connections.connections)) {
+      Reflect.deleteProperty(connections.connections, id);
+      await new Promise<void>((resolve, reject) => {
+        connection.close((error) => (error ? reject(error) : resolve()));
+      });
+    }
+    await end();
   };
 }
 
