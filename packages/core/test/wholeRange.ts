@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { SET_METHOD_NAMES } from '../src/heat/setMethods';
-import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/recipe/methods';
-import type { MethodKind, PassMethod } from '../src/recipe/methodSchema';
+import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/method';
+import type { MethodKind, PassMethod } from '../src/method';
 import { ACID_TIMES, ARRANGEMENTS, recipeSchema, type Recipe } from '../src/recipe/recipe';
 import { quantityKind, type QuantityKindName } from '../src/units/quantityKinds';
 
@@ -89,6 +89,25 @@ export const METHOD_RANGE: { [K in MethodKind]: fc.Arbitrary<Extract<PassMethod,
     kind: fc.constant('blank painting' as const),
     sections,
     pickUpMlPerG: anywhere('pickUp'),
+  }),
+  'own way': fc.record({
+    kind: fc.constant('own way' as const),
+    steps: fc.array(
+      fc.oneof(
+        anywhere('sharePercent').map((sharePercent) => ({ do: 'water' as const, sharePercent })),
+        fc.constantFrom(null, 'd0', 'd1').map((lineId) => ({ do: 'dye' as const, lineId })),
+        fc.integer({ min: 1, max: 3 }).map((nth) => ({ do: 'acid' as const, nth })),
+        anywhere('sharePercent').map((sharePercent) => ({ do: 'goods in' as const, sharePercent })),
+        fc.constantFrom(...(['lift', 'turn', 're-tie'] as const)).map((what) => ({ do: what })),
+        anywhere('temperature').map((temperatureC) => ({ do: 'heat' as const, temperatureC })),
+        fc.record({
+          do: fc.constantFrom('hold' as const, 'stand' as const),
+          minutes: anywhere('minutes'),
+          untilClear: fc.boolean(),
+        }),
+      ),
+      { minLength: 1, maxLength: 12 },
+    ),
   }),
 };
 

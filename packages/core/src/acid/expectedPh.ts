@@ -1,4 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
+import { plainNumber } from '../figure/plainNumber';
 import type { FiberShare } from '../shelf/base';
 import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
@@ -7,7 +8,7 @@ import { acidForPh, bathPh, type BathContents } from './bathPh';
 import type { WeakAcidName } from './weakAcids';
 
 /** Milligrams of calcium carbonate that carry one milliequivalent of alkalinity. */
-const MG_CACO3_PER_MEQ = 50.04;
+export const MG_CACO3_PER_MEQ = 50.04;
 
 /** pH that suits a dye class in the bath; textbook ranges, from memory. */
 const WINDOWS: Record<DyeClass, readonly [number, number]> = {
@@ -87,7 +88,7 @@ export function expectedPh(
     .map(({ material }, i) => `${(1000 * (weak[i]?.molar ?? 0)).toFixed(1)} mmol/L ${ACIDS[material].acid}`)
     .join(
       ' + ',
-    )} in water of ${water.alkalinityMgPerL} mg/L alkalinity, charge balance with Davies activities`;
+    )} in water of ${plainNumber(water.alkalinityMgPerL)} mg/L alkalinity, charge balance with Davies activities`;
   const beforeGoods = figure(
     bathPh({
       acids: [...weak, { name: 'carbonic', molar: strongBase * CARBONATE_PER_ALKALINITY }],

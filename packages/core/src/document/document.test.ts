@@ -1,7 +1,7 @@
 import { heatSet, recipe, SHELF } from '../../test/examples';
 import { begunBatch, tick } from '../../test/records';
 import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
-import { planFormulation } from '../recipe/plan';
+import { planFormulation } from '../plan/plan';
 import { formulate } from '../recipe/materials';
 import { documentJsonSchema } from './document';
 import { planDocument } from './planDocument';

@@ -1,6 +1,6 @@
 import { formulate } from '../recipe/materials';
-import { planFormulation } from '../recipe/plan';
-import type { Plan } from '../recipe/planTypes';
+import { planFormulation } from '../plan/plan';
+import type { Plan } from '../plan/planTypes';
 import type { Colorway } from '../recipe/recipe';
 import type { StudioDocument } from './document';
 import { DocumentError } from './readDocument';

@@ -3,7 +3,7 @@ import type { Batch } from '../record/batch';
 import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
 import { singleDyes } from '../amounts/premix';
-import { planFormulation } from '../recipe/plan';
+import { planFormulation } from '../plan/plan';
 import { documentSchema, type StudioDocument } from './document';
 
 /** One thing wrong with a document. */

@@ -99,6 +99,11 @@ export const ACID_MATERIALS = Object.keys(ACIDS) as [AcidMaterial, ...AcidMateri
 /** Facts of an acid under their general type. */
 export const acidFacts = (material: AcidMaterial): AcidFacts => ACIDS[material];
 
+/** A bottle that a substance may come from: the first that is known. */
+export function materialOf(substance: WeakAcidName): AcidMaterial {
+  return ACID_MATERIALS.find((material) => ACIDS[material].substance === substance) ?? 'vinegar';
+}
+
 /** An acid by its name in a document. */
 export const acidMaterialSchema = z.enum(ACID_MATERIALS, {
   error: `An acid must be one of ${ACID_MATERIALS.join(', ')}.`,

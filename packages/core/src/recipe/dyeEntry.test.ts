@@ -4,7 +4,7 @@ import { US_ML } from '../units/conversions';
 import { convertLine } from './convertLine';
 import { convertEntry, entryAmount, readEntry, SCHOOL_NAMES, SCHOOLS, type EntryContext } from './dyeEntry';
 import type { DyeEntry, School } from './dyeEntrySchema';
-import { planFormulation } from './plan';
+import { planFormulation } from '../plan/plan';
 import type { Pass } from './recipe';
 
 const WEIGHED = { ...BLUE, gramsPerTeaspoon: 2.9 };

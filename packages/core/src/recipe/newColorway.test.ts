@@ -5,7 +5,7 @@ import { fiberWords } from '../shelf/fiberWords';
 import { jarWords } from '../shelf/jarWords';
 import { formulate } from './materials';
 import { jarFor, missingForColorway, newColorway, newDyeLine, newGoodsLine } from './newColorway';
-import { planFormulation } from './plan';
+import { planFormulation } from '../plan/plan';
 import { quantityFor } from './quantityFor';
 import { colorwaySchema, heatSetSchema } from './recipe';
 

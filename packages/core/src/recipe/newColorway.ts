@@ -3,8 +3,8 @@ import type { Shelf } from './materials';
 import { QUICK_ACIDS } from './quickPour';
 import type { Colorway, DyeLine, GoodsLine, Pass } from './recipe';
 import { usualSet } from '../heat/usualSet';
-import { methodFacts, METHODS, sectionsOf } from './methods';
-import type { MethodKind, PassMethod } from './methodSchema';
+import { methodFacts, METHODS, sectionsOf } from '../method';
+import type { MethodKind, PassMethod } from '../method';
 
 const onShelf = <T extends { retired: boolean }>(things: readonly T[]): T[] =>
   things.filter((thing) => !thing.retired);

@@ -4,9 +4,9 @@ import { SET_METHODS } from '../heat/setMethods';
 import { US_ML } from '../units/conversions';
 import { parseQuantity } from '../units/parseQuantity';
 import { quantityKind } from '../units/quantityKinds';
-import { CAUTIONS } from './cautions';
+import { CAUTIONS } from '../words/cautions';
 import { readEntry } from './dyeEntry';
-import { METHODS } from './methods';
+import { METHODS } from '../method';
 import { newColorway } from './newColorway';
 import { BLUE, BLUE_1, SHELF } from '../../test/examples';
 

@@ -11,7 +11,7 @@ import { toolSchema } from '../shelf/tool';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
 import { dyeEntrySchema } from './dyeEntrySchema';
-import { passMethodSchema } from './methodSchema';
+import { passMethodSchema } from '../method';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
 export const goodsLineSchema = z.strictObject({

@@ -1,19 +1,19 @@
 import fc from 'fast-check';
 import { BLUE, depth, formulation, goodsLine, recipe, SHELF } from '../../test/examples';
-import { heatCurve } from '../heat/heatCurve';
+import { heatCurve } from '../plan/heatCurve';
 import { averageHex, colorAt, dyeStretches, plainLook } from '../skein/yarnLook';
 import { US_ML } from '../units/conversions';
 import { inksOf, likelyPrimaries, printOfScreen } from './fromPrint';
 import { formulate } from './materials';
 import { changeMethod, newPass } from './newColorway';
-import { METHOD_KINDS } from './methods';
+import { METHOD_KINDS } from '../method';
 import { noteAmounts, readOldNote, splitNote } from './oldNote';
 import { passFromPattern } from './pattern';
-import { passPhCurve } from './passPhCurve';
-import { planFormulation } from './plan';
+import { passPhCurve } from '../plan/passPhCurve';
+import { planFormulation } from '../plan/plan';
 import { passSchema, recipeSchema } from './recipe';
-import { nextDepth, resizeRecipe } from './resize';
-import { runSheet } from './runSheet';
+import { nextDepth, resizeRecipe } from '../plan/resize';
+import { runSheet } from '../words/runSheet';
 import { upgradeRecipe } from './upgradeRecipe';
 
 describe('old notes', () => {
@@ -125,7 +125,7 @@ describe('size and depth', () => {
 describe('temperature over time', () => {
   const made = formulation();
   const plan = planFormulation(made);
-  const { points, marks } = heatCurve(plan.steps, 20, 20);
+  const { points, marks } = heatCurve(plan.lines, 20, 20);
   test('rises to the set, holds, and cools to handling; time only goes forward', () => {
     expect(Math.max(...points.map((point) => point.celsius))).toBe(88);
     expect(points.at(-1)!.celsius).toBe(40);
@@ -151,7 +151,7 @@ test('pH against acid falls steadily, and today’s dose lies on the curve', () 
 });
 
 describe('the run sheet', () => {
-  const sheet = runSheet(planFormulation(formulation()));
+  const sheet = runSheet(formulation(), planFormulation(formulation()));
   test('goods, stock, every step with its amount, checks and cautions', () => {
     expect(sheet.goods[0]).toMatchObject({ what: '2 × Sexton worsted, skein', amount: '200 g' });
     expect(sheet.stock.map((line) => [line.what, line.amount])).toEqual([

@@ -3,7 +3,7 @@ import { FieldError } from '../figure/fieldError';
 import { amountOf, minutesOf } from '../process/amountOf';
 import type { Act } from '../process/act';
 import { quantityFor } from '../recipe/quantityFor';
-import type { CautionName } from '../recipe/cautionNames';
+import type { CautionName } from '../materials/cautionNames';
 import { judge } from '../units/parseQuantity';
 import { formatAmount } from '../units/formatQuantity';
 import { cardAct, type Card } from './card';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { acidMaterialSchema } from '../materials/acids';
 import { actSchema, roleSchema } from '../process/act';
-import { CAUTION_NAMES } from '../recipe/cautionNames';
-import { METHOD_KINDS } from '../recipe/methods';
+import { CAUTION_NAMES } from '../materials/cautionNames';
+import { METHOD_KINDS } from '../method';
 import { idSchema } from '../shelf/common';
 import { CARD_VERSION } from './cardVersion';
 

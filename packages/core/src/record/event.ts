@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { actSchema, roleSchema } from '../process/act';
-import { CAUTION_NAMES } from '../recipe/cautionNames';
+import { CAUTION_NAMES } from '../materials/cautionNames';
 import { idSchema, instantSchema, noteSchema } from '../shelf/common';
 import { OUTCOMES, STANDINGS } from './words';
 

@@ -1,7 +1,7 @@
 import { ACIDS } from '../materials/acids';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
-import { goodsInBath } from '../recipe/goodsInBath';
+import { goodsInBath } from '../plan/goodsInBath';
 import type { Pass } from '../recipe/recipe';
 import { additionsOf, liquidMl, untickedWater } from './additions';
 import type { Batch } from './batch';

@@ -3,7 +3,7 @@ import { BLUE, depth, formulation, goodsLine, RED, recipe, SHELF } from '../../t
 import { also, asPlanned, AT, begin, begunBatch, event, strike, tick, withEvents } from '../../test/records';
 import type { MeasuredOut } from '../process/amountOf';
 import { formulate } from '../recipe/materials';
-import { planFormulation } from '../recipe/plan';
+import { planFormulation } from '../plan/plan';
 import { departures } from '../words/departures';
 import { actualRecipe } from './actualRecipe';
 import { dyeTotalOf, dyeTotals } from './dyeTotals';

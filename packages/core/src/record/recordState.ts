@@ -1,6 +1,6 @@
 import { drawnBathColor } from '../color/drawnColor';
 import { minutesOf, type MeasuredOut } from '../process/amountOf';
-import type { CautionName } from '../recipe/cautionNames';
+import type { CautionName } from '../materials/cautionNames';
 import type { Dye } from '../shelf/dye';
 import { additionsOf, dyeGramsOf, liquidMl } from './additions';
 import type { BegunBatch } from './batch';

@@ -1,6 +1,6 @@
 import type { Pass } from '../recipe/recipe';
-import { lookAfter, type LineDepth } from '../recipe/passLook';
-import { sectionOfLine } from '../recipe/planPours';
+import { lookAfter, type LineDepth } from '../plan/looks';
+import { sectionOfLine } from '../recipe/entryContext';
 import { averageHex, plainLook } from '../skein/yarnLook';
 import type { Dye } from '../shelf/dye';
 import type { Batch, BegunBatch } from './batch';

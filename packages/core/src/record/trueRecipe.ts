@@ -1,8 +1,8 @@
 import { pureAcidGrams } from '../acid/acidDose';
 import { depthOfShade } from '../amounts/dyeMass';
-import { methodFacts, passShare } from '../recipe/methods';
-import type { PassMethod } from '../recipe/methodSchema';
-import { lineShare } from '../recipe/planPours';
+import { methodFacts, passShare } from '../method';
+import type { PassMethod } from '../method';
+import { lineShare } from '../recipe/entryContext';
 import type { AcidDose, DyeLine, Pass, Recipe } from '../recipe/recipe';
 import { acidTotal } from './acidTotal';
 import { dyeGramsOf, liquidMl, mainJar, standardGramsOf, untickedWater, type PotAddition } from './additions';

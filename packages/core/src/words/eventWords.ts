@@ -1,5 +1,5 @@
 import { amountOf, type MeasuredOut } from '../process/amountOf';
-import { CAUTION_WORDS } from '../recipe/cautionNames';
+import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';

@@ -8,12 +8,13 @@ import type { BegunBatch } from '../record/batch';
 import type { CardAct } from '../record/card';
 import { goodsOf, vesselRole } from '../record/cardGoods';
 import { dyeName } from '../record/dyeTotals';
-import { sectionsOf } from '../recipe/methods';
+import { methodFacts } from '../method';
+import { SQUEEZED_ML_PER_GRAM } from '../method/ready';
+import type { PassMethod } from '../method';
 import type { Pass } from '../recipe/recipe';
-import { withTool } from '../recipe/steps';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
-import { ARRANGED } from '../recipe/arranged';
+import { ARRANGED } from '../method/arranged';
 
 /** A line of the card as it is read at the pot. */
 export interface LineWords {
@@ -32,7 +33,7 @@ export interface LineWords {
 
 /** What a line is read against: the batch it is of, and every dye it may name. */
 export interface Reading {
-  batch: BegunBatch;
+  batch: Pick<BegunBatch, 'formulation' | 'card'>;
   dyes: readonly Dye[];
 }
 
@@ -63,10 +64,17 @@ export function lineWords(line: CardAct, reading: Reading): LineWords {
   };
 }
 
-/** The title of a line of the card. */
+/** The title of a line of the card: in the words of its way, or the usual ones. */
 export function titleOf(line: CardAct, reading: Reading): string {
   const { act } = line;
-  const pass = passOf(act, reading);
+  const method = passOf(act, reading)?.method;
+  return (
+    (method && methodFacts(method.kind).words.title?.(method, line)) ?? usualTitle(line, reading, method)
+  );
+}
+
+function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefined): string {
+  const { act } = line;
   switch (act.kind) {
     case 'bring':
       return act.thing.kind === 'vessel'
@@ -77,21 +85,27 @@ export function titleOf(line: CardAct, reading: Reading): string {
     case 'put':
       return putTitle(line, act, reading);
     case 'move':
-      return moveTitle(line, act, reading);
+      return act.holds?.kind === 'dye'
+        ? `Pour the diluted ${dyeName(act.holds.dyeId, reading.dyes)}`
+        : act.to === null
+          ? 'Pour the bath away'
+          : 'Move the liquid over';
     case 'place':
-      return placeTitle(line, act, reading);
+      return placeTitle(line, act, reading, method);
     case 'split':
       return 'Part the goods';
     case 'lift':
       return 'Lift the goods out';
     case 'handle':
-      return handleTitle(act, pass === reading.batch.formulation.recipe.passes[0]);
+      return handleTitle(line, act, reading);
     case 'heat':
       return heatTitle(act, reading);
     case 'hold':
-      return holdTitle(line, act, reading);
+      return act.purpose === 'set'
+        ? `Hold at ${celsius(act.atC)}, ${setMethodFacts(reading.batch.formulation.recipe.set.method).label}`
+        : `Hold at ${celsius(act.atC)} until the bath clears`;
     case 'stand':
-      return standTitle(act, pass);
+      return act.purpose === 'soak' ? soakTitle(act, reading) : 'Leave it to stand';
     case 'cool':
       return `Cool in place to ${celsius(act.toC)}; color is still moving onto the fiber`;
     case 'look':
@@ -114,7 +128,10 @@ function runTitle(act: ActOf<'run'>, { batch }: Reading): string {
   if (act.purpose === 'paint') return 'Measure water to fill the paint up with';
   if (act.purpose === 'top up') return 'Top the bath up with water';
   if (act.purpose === 'dilution') return 'Make the dilution up with water';
-  return vesselRole(batch.card, act.vessel) === 'pan' ? 'Run water into the pan' : 'Run water into the pot';
+  const into = vesselRole(batch.card, act.vessel) === 'pan' ? 'the pan' : 'the pot';
+  return act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
+    ? `Run water into ${into}`
+    : `Run water of ${celsius(act.celsius)} into ${into}`;
 }
 
 function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
@@ -126,7 +143,8 @@ function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
   if (line.madeUp)
     return `Take ${name} ${strength(material.strengthPercent)} and make it up to ${formatAmount(line.madeUp.ml, 'mL')}`;
   if (act.unit === 'mL') return `Pour ${name} ${strength(material.strengthPercent)}`;
-  if (passOf(act, reading)?.method.kind === 'ice') return `Sprinkle ${name} powder on the ice`;
+  if ('vessel' in act.into && vesselRole(reading.batch.card, act.into.vessel) === 'melting ice')
+    return `Sprinkle ${name} powder on the ice`;
   return 'place' in act.into
     ? `Sprinkle ${name} powder`
     : `Weigh ${name} powder and dissolve it in hot water`;
@@ -134,7 +152,7 @@ function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
 
 const strength = (percent: number | null): string => `${percent === null ? '' : plainNumber(percent)} %`;
 
-function acidWhere(act: ActOf<'put'>, { batch }: Reading): string {
+function acidWhere(act: ActOf<'put'>, reading: Reading): string {
   switch (act.purpose) {
     case 'soak':
       return 'to the soak';
@@ -150,51 +168,29 @@ function acidWhere(act: ActOf<'put'>, { batch }: Reading): string {
     case 'top up':
       return 'for the water topped up';
     default:
-      return 'vessel' in act.into && vesselRole(batch.card, act.into.vessel) === 'paint cup'
+      if ('place' in act.into) return 'over the goods';
+      return vesselRole(reading.batch.card, act.into.vessel) === 'paint cup'
         ? 'to the paint water'
         : 'to the bath';
   }
 }
 
-function moveTitle(line: CardAct, act: ActOf<'move'>, reading: Reading): string {
-  if (act.holds?.kind === 'dye') return `Pour the diluted ${dyeName(act.holds.dyeId, reading.dyes)}`;
-  if (act.to === null) return 'Pour the bath away';
-  const method = passOf(act, reading)?.method;
-  if (method?.kind === 'painted stack')
-    return `Paint the stack, ${method.layers} layers, pressing the color through`;
-  const section = method && sectionsOf(method).find(({ id }) => id === act.line);
-  return `Fill up to ${formatAmount(line.madeUp?.ml ?? 0, 'mL')} and paint ${section?.name ?? 'the section'}`;
-}
-
-function placeTitle(line: CardAct, act: ActOf<'place'>, reading: Reading): string {
+function placeTitle(
+  line: CardAct,
+  act: ActOf<'place'>,
+  { batch }: Reading,
+  method: PassMethod | undefined,
+): string {
   if (act.purpose === 'catch up') {
-    const spare = goodsOf(reading.batch.card).filter((goods) => act.goods.includes(goods.line));
+    const spare = goodsOf(batch.card).filter((goods) => act.goods.includes(goods.line));
     return `Put ${spare.map((goods) => goods.name).join(' and ')} in to catch what is left`;
   }
-  const method = passOf(act, reading)?.method;
-  switch (method?.kind) {
-    case 'sprinkle':
-      return 'Lay the goods in, just showing';
-    case 'ice':
-      return 'Lay the goods in';
-    case 'repeated':
-      return `Goods in, ${doseWords(line)}`;
-    case 'dip':
-      return act.wet
-        ? `Hang the end of the goods in, ${plainNumber(method.sharePercent)} % of the length`
-        : `Hang the end of the dry goods in, ${plainNumber(method.sharePercent)} % of the length`;
-    case 'low immersion':
-      return 'Lay the goods in, just showing; pour color in places';
-    case 'glaze':
-      return 'Lay the goods in and leave them untouched';
-    default:
-      return act.wet ? 'Lift the goods in, open, and stir' : 'Lay the dry goods in';
-  }
+  if (act.purpose === 'set') return 'Lay the goods in a pan, with what melted';
+  if (method) return methodFacts(method.kind).words.goodsIn(method, line);
+  return act.wet ? 'Lift the goods in, open, and stir' : 'Lay the dry goods in';
 }
 
-const doseWords = ({ dose }: CardAct): string => (dose ? `dose ${dose.nth} of ${dose.of}` : 'dose');
-
-function handleTitle(act: ActOf<'handle'>, first: boolean): string {
+function handleTitle(line: CardAct, act: ActOf<'handle'>, { batch }: Reading): string {
   if (act.what !== 're-tie')
     return {
       turn: 'Turn the goods',
@@ -206,85 +202,81 @@ function handleTitle(act: ActOf<'handle'>, first: boolean): string {
     }[act.what];
   const lies = act.lies ? ARRANGED[act.lies.kind](act.lies.count) : 'Tie the goods';
   if (act.purpose === 'dose') return `Lift, cool to the hand, re-tie. ${lies}`;
-  return first ? lies : `Lift out and squeeze. ${lies}`;
+  const { acts } = batch.card;
+  const before = acts[acts.findIndex(({ id }) => id === line.id) - 1]?.act;
+  if (before?.kind === 'lift') return `${LIFTED[leftAs(before)]}. ${lies}`;
+  return before?.kind === 'handle' && before.what === 'unwrap' ? `${LIFTED['as they lie']}. ${lies}` : lies;
 }
+
+/** How goods came out: squeezed, unless it says that they keep more; older cards always squeezed, and left it unsaid. */
+const leftAs = ({ keepsMlPerGram }: ActOf<'lift'>): 'squeezed' | 'dripping' =>
+  (keepsMlPerGram ?? 0) > SQUEEZED_ML_PER_GRAM ? 'dripping' : 'squeezed';
+
+/** Goods coming out of the pass before. */
+const LIFTED = {
+  squeezed: 'Lift out and squeeze',
+  dripping: 'Lift out and let drip',
+  'as they lie': 'Unwrap, and do not squeeze',
+} as const;
 
 function heatTitle(act: ActOf<'heat'>, { batch }: Reading): string {
   const { set } = batch.formulation.recipe;
   const facts = setMethodFacts(set.method);
   if (act.pass !== null || facts.riseMinutes === undefined) return `Heat slowly to ${celsius(act.toC)}`;
-  return set.wrap === 'none'
-    ? `Lift the goods out, squeeze, lay them in for the ${facts.label}`
-    : `Lift the goods out, squeeze, wrap for the ${facts.label}`;
+  const out = batch.card.acts.find(({ act: lift }) => lift.kind === 'lift' && lift.pass === null)?.act;
+  const { wrapped, bare } = INTO_SET[out?.kind === 'lift' ? leftAs(out) : 'as they lie'];
+  return `${set.wrap === 'none' ? bare : wrapped} for the ${facts.label}`;
 }
 
-function holdTitle(line: CardAct, act: ActOf<'hold'>, reading: Reading): string {
-  if (act.purpose === 'set')
-    return `Hold at ${celsius(act.atC)}, ${setMethodFacts(reading.batch.formulation.recipe.set.method).label}`;
-  if (act.purpose === 'strike') return `Let ${doseWords(line)} strike until the bath clears`;
-  if (act.purpose === 'dip' && line.dose) {
-    const method = passOf(act, reading)?.method;
-    const share = method?.kind === 'dip' ? method.sharePercent / line.dose.of : 100 / line.dose.of;
-    return line.dose.nth === line.dose.of
-      ? `Leave the last ${Math.round(share * 10) / 10} % in`
-      : `Leave it ${line.dose.nth} of ${line.dose.of}, then lift by one step`;
-  }
-  return `Hold at ${celsius(act.atC)} until the bath clears`;
-}
+/** Goods on their way to where they are set. Nobody squeezes painted goods. */
+const INTO_SET = {
+  squeezed: {
+    wrapped: 'Lift the goods out, squeeze, wrap',
+    bare: 'Lift the goods out, squeeze, lay them in',
+  },
+  dripping: {
+    wrapped: 'Lift the goods out, let them drip, wrap',
+    bare: 'Lift the goods out, let them drip, lay them in',
+  },
+  'as they lie': { wrapped: 'Wrap the goods as they lie', bare: 'Lay the goods in as they lie' },
+} as const;
 
-function standTitle(act: ActOf<'stand'>, pass: Pass | undefined): string {
-  switch (act.purpose) {
-    case 'soak':
-      return pass?.acids.some((dose) => dose.when === 'soak' && dose.value > 0)
-        ? 'Wet out the goods in the acid soak with a drop of wetting agent'
-        : 'Wet out the goods in plain water with a drop of wetting agent';
-    case 'settle':
-      return 'Leave it to settle, nothing moved';
-    case 'melt':
-      return 'Let it melt, away from children and animals';
-    default:
-      return pass?.method.kind === 'glaze'
-        ? 'Leave the glaze untouched'
-        : 'Leave it in the cool bath, no heat';
-  }
+function soakTitle(act: ActOf<'stand'>, { batch }: Reading): string {
+  const acid = batch.card.acts.some(
+    ({ act: put }) => put.kind === 'put' && put.purpose === 'soak' && put.material.kind === 'acid',
+  );
+  return act.purpose === 'soak' && acid
+    ? 'Wet out the goods in the acid soak with a drop of wetting agent'
+    : 'Wet out the goods in plain water with a drop of wetting agent';
 }
 
 function detailOf(line: CardAct, reading: Reading): string | null {
   const { act } = line;
-  const method = passOf(act, reading)?.method;
   if (act.kind === 'put' && act.material.kind === 'dye' && line.madeUp && act.amount !== null) {
     const made = ((act.material.strengthPercent ?? 0) * act.amount) / line.madeUp.ml;
     return `1 part in ${Math.round(line.madeUp.ml / act.amount)}: the pour alone is too small to read. Label it ${Number(made.toPrecision(3))} %.`;
   }
-  if (act.purpose === 'dose' && line.dose && act.kind !== 'place') return `${capital(doseWords(line))}.`;
-  if (
-    act.kind === 'put' &&
-    act.purpose === 'dose' &&
-    method?.kind === 'sprinkle' &&
-    line.askedGrams !== null
-  ) {
-    const cut = line.askedGrams * method.citricPerGram;
-    return cut > 0
-      ? `Stir it with ${formatAmount(cut, 'g')} of the citric crystals first, so that it sticks on contact.`
-      : null;
-  }
-  if (act.kind === 'move' && act.purpose === 'paint' && method && method.kind !== 'painted stack') {
-    const section = sectionsOf(method).find(({ id }) => id === act.line);
-    return section
-      ? `${formatAmount(section.sharePercent, '%')} of the ${method.kind === 'blank painting' ? 'blank' : 'hank'}. Press the color in, turn, look underneath.`
-      : null;
-  }
-  if (act.kind === 'hold' && act.purpose === 'bath' && method?.kind === 'low immersion' && method.turns > 0)
-    return `Turn the goods ${method.turns === 1 ? 'once' : `${method.turns} times`}.`;
-  return null;
+  if (act.kind === 'stand' && act.purpose === 'soak')
+    return isSqueezedAfter(line, reading) ? 'Then squeeze: damp, not dripping.' : null;
+  const method = passOf(act, reading)?.method;
+  return (method && methodFacts(method.kind).words.detail?.(method, line)) ?? null;
 }
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** Whether the goods are squeezed when they come out of their soak. */
+function isSqueezedAfter({ id }: CardAct, { batch }: Reading): boolean {
+  const { acts } = batch.card;
+  const next = acts[acts.findIndex((line) => line.id === id) + 1]?.act;
+  return next?.kind === 'lift' && next.keepsMlPerGram === SQUEEZED_ML_PER_GRAM;
+}
 
 function toolOf({ tool, madeUp }: CardAct): string | null {
   if (tool === null) return null;
   return madeUp ? `with the ${tool.name}, made up in the ${madeUp.tool}` : withTool(tool.name, tool.fills);
 }
+
+/** A tool in words: `with the 10 mL syringe, 3 fills`. */
+export const withTool = (name: string, fills: number): string =>
+  `with the ${name}${fills > 1 ? `, ${fills} fills` : ''}`;
 
 /** The amount of a line with the arithmetic behind it. */
 function measureFigure(line: CardAct, { material, amount, unit }: MeasuredOut): Figure {

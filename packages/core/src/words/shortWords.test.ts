@@ -1,7 +1,7 @@
 import { depth, SHELF, SYRINGE_AND_CYLINDER } from '../../test/examples';
 import { begunBatch, lineOn, tick, withEvents } from '../../test/records';
 import { formulate } from '../recipe/materials';
-import { METHODS } from '../recipe/methods';
+import { METHODS } from '../method';
 import { recipeSchema } from '../recipe/recipe';
 import { leftWords } from '../shelf/jarWords';
 import { copyWords, sizeWords } from './copyWords';

@@ -1,10 +1,14 @@
 import fc from 'fast-check';
 import {
   ACIDS,
+  amountOf,
+  cardOf,
   formulate,
   keepsBath,
   methodFacts,
+  minutesOf,
   planFormulation,
+  type Card,
   type Figure,
   type Formulation,
   type Plan,
@@ -32,84 +36,132 @@ function figuresOf(value: unknown, path = ''): Map<string, number> {
 }
 
 /** What 0.1.0 made of a recipe; null where it could not. Heat decided for a way that stands cold is left out: see the table. */
-function oldPlan(formulation: Formulation): object | null {
+function oldPlan(formulation: Formulation): { plan: object; card: Card } | null {
   const passes = formulation.recipe.passes.map((pass) => ({
     ...pass,
     heat: methodFacts(pass.method.kind).hot ? pass.heat : null,
   }));
   try {
-    return frozen.planFormulation({
+    const old = {
       ...formulation,
       recipe: { ...formulation.recipe, passes },
-    } as unknown as frozen.OldFormulation);
+    } as unknown as frozen.OldFormulation;
+    const plan = frozen.planFormulation(old);
+    const { steps: _, ...figures } = plan;
+    return { plan: figures, card: frozen.cardOf(old, plan) };
   } catch {
     return null;
   }
 }
 
-const liquid = ({ material, value }: Recipe['passes'][number]['acids'][number]): boolean =>
-  value > 0 && ACIDS[material].unit === 'mL';
-
-/** From which pass on a bath is another one, because it kept liquid acid or had acid for its melt water; none: Infinity. */
-function otherBathFrom(recipe: Recipe): number {
-  const at = recipe.passes.findIndex(
-    (pass, i) =>
-      keepsBath(pass) &&
-      (pass.acids.some(liquid) ||
-        recipe.passes
-          .slice(0, i)
-          .some((before) => before.method.kind === 'ice' && before.acids.some(({ value }) => value > 0))),
-  );
-  return at < 0 ? Number.POSITIVE_INFINITY : at;
+/** Amounts and minutes of the acts of a card; acid is compared as the doses of its pass. */
+function cardFigures(card: Card): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const { id, act } of card.acts) {
+    if (act.kind === 'put' && act.material.kind === 'acid') continue;
+    const measured = amountOf(act);
+    const minutes = minutesOf(act);
+    if (measured) found.set(`/card/${id}/amount`, measured.amount);
+    if (minutes !== null) found.set(`/card/${id}/minutes`, minutes);
+  }
+  return found;
 }
+
+type Pass = Recipe['passes'][number];
+const some = ({ acids }: Pass): boolean => acids.some(({ value }) => value > 0);
+const liquidAcid = ({ acids }: Pass): boolean =>
+  acids.some(({ material, value }) => value > 0 && ACIDS[material].unit === 'mL');
+const way = ({ method }: Pass) => methodFacts(method.kind);
 
 /** The kind that a difference is of, by the table in docs/changes-of-meaning.md; null: of none. */
 function kindOf(path: string, recipe: Recipe, now: Plan): string | null {
   const [, part = '', id = '', what = ''] = path.split('/');
-  const index = recipe.passes.findIndex((pass) => pass.id === id);
-  const pass = recipe.passes[index];
-  const stepOf =
-    part === 'steps'
-      ? Math.max(
-          0,
-          recipe.passes.findIndex((one) => id.startsWith(`${one.id}-`)),
-        )
-      : -1;
-  const other = otherBathFrom(recipe);
-  if (
-    Math.max(index, stepOf) >= other ||
-    (other < Infinity && (part === 'set' || part === 'totals' || /^(heat|warm)$/.test(id)))
-  )
-    return 'a kept bath with liquid acid';
-  if (/\/rise$/.test(path) || /(^|-)(heat|warm)$/.test(id)) return 'rise on a ring';
-  if (part === 'totals' && /onHeat|elapsed/.test(id)) return 'rise on a ring';
-  if (/Time between the first dose/.test(path)) return 'time between the first dose and the last';
-  if (/instead\/samePh/.test(path)) return 'the other acid for the same pH';
-  const paints = (one: typeof pass): boolean =>
-    one !== undefined && methodFacts(one.method.kind).liquid === 'paint';
-  if (what === 'water' && paints(pass)) return 'water to fill paint up with';
-  if (part === 'steps' && /water$/.test(id) && paints(recipe.passes[stepOf]))
-    return 'water to fill paint up with';
-  if (part === 'totals' && /water|handsOn/.test(id) && recipe.passes.some(paints))
-    return 'water to fill paint up with';
-  const nothing = now.passes.some(({ pours }) => pours.some(({ grams }) => grams.value === 0));
-  if (nothing && ((part === 'steps' && /dye-/.test(id)) || (part === 'totals' && /handsOn|elapsed/.test(id))))
-    return 'a dye line of nothing';
-  const cut = (one: typeof pass): boolean => one?.method.kind === 'sprinkle' && one.topUpMl > 0;
-  const melts = (one: typeof pass): boolean => one?.method.kind === 'ice';
-  if ((what === 'topUp' && cut(pass)) || (/top-up/.test(id) && cut(recipe.passes[stepOf])))
-    return 'acid for a top-up after cut powder';
-  if (what === 'meltAcid') return 'acid for melt water';
-  if (part === 'totals' && (id === 'acids' || id === 'handsOn'))
-    return recipe.passes.some(melts)
-      ? 'acid for melt water'
-      : recipe.passes.some(cut)
-        ? 'acid for a top-up after cut powder'
-        : null;
-  const drowned = now.passes.some(({ acids }) =>
-    acids.some(({ material, gPerL }) => gPerL.value > ACIDS[material].mostGPerL),
+  const index = recipe.passes.findIndex((one) =>
+    part === 'card' ? id.startsWith(`${one.id}.`) : one.id === id,
   );
-  if (/pH|phBefore/i.test(path) && drowned) return 'an acid no bath holds';
+  const pass = recipe.passes[index];
+  const planned = now.passes[index];
+  const soaks = recipe.wettingMinutes > 0 && recipe.passes[0]?.goodsGoIn === 'wet';
+  const inSoak = (one: Pass): boolean =>
+    one === recipe.passes[0] && soaks && one.acids.some(({ when, value }) => when === 'soak' && value > 0);
+  const drinks = (one: Pass): boolean => soaks || one !== recipe.passes[0];
+  const overfull = (i: number): boolean => {
+    const [one, found] = [recipe.passes[i], now.passes[i]];
+    if (!one || !found || keepsBath(one)) return false;
+    const { water, method } = one;
+    const own = way(one).bath(method, found.goods.value)?.value;
+    const decided =
+      own ??
+      (water.basis === 'ratio'
+        ? water.value * found.goods.value
+        : water.basis === 'volume'
+          ? water.value
+          : 0);
+    return found.bath.value > decided * (1 + 1e-9);
+  };
+  const inSection = (one: Pass, i: number): boolean =>
+    way(one).places(one.method).length > 0 &&
+    (now.passes[i]?.parts.some(({ dos }) => dos.value === 0) ?? false);
+
+  // What is heated, and so every time of heating and cooling.
+  if (/\/rise$|expectedCool$/.test(path)) return 'heat of a vessel';
+  if (part === 'card' && /(^|\.)heat(\.warm)?(:\d+)?$/.test(id)) return 'heat of a vessel';
+  if (part === 'totals' && /onHeat|elapsed/.test(id)) return 'heat of a vessel';
+  if (/Time between the first dose/.test(path)) return 'time between the first dose and the last';
+
+  const any = (is: (one: Pass, i: number) => boolean): boolean => recipe.passes.some(is);
+  const ofPass = (is: (one: Pass, i: number) => boolean): boolean =>
+    pass !== undefined ? is(pass, index) : part === 'totals' && any(is);
+
+  if (ofPass((one) => way(one).liquid === 'ice') && !/pours|\/goods$|dos/.test(path))
+    return 'ice has no bath';
+  if (/run\.soak$/.test(id)) return 'the soak is a vessel';
+  if (part === 'card' && id === 'place.set') return 'ice has no bath';
+  if (ofPass(keepsBath) && !/pours|\/goods$|dos/.test(path)) return 'a kept bath';
+  const soakFigures = /acid|topUp|water|run|bathAcid/i;
+  if (ofPass(inSoak) && soakFigures.test(path)) return 'the soak is a vessel';
+  if (what === 'water' || /run\.bath/.test(id) || (part === 'totals' && id === 'water')) {
+    if (ofPass((one) => way(one).liquid === 'pan' && drinks(one))) return 'what wet goods bring';
+    if (ofPass((one) => way(one).liquid === 'paint')) return 'water to fill paint up with';
+  }
+  if (part === 'totals' && id === 'handsOn') {
+    if (any((_, i) => overfull(i))) return 'more stock than bath';
+    if (any(inSoak)) return 'the soak is a vessel';
+    if (any((one) => way(one).liquid === 'paint')) return 'water to fill paint up with';
+    if (any((one) => way(one).liquid === 'pan' && drinks(one))) return 'what wet goods bring';
+    if (
+      any((one) =>
+        one.dyes.some((_, d) => now.passes[recipe.passes.indexOf(one)]?.pours[d]?.grams.value === 0),
+      )
+    )
+      return 'a dye line of nothing';
+    if (any((one) => one.method.kind === 'sprinkle' && one.topUpMl > 0))
+      return 'acid for a top-up after cut powder';
+    // A vessel that is as hot already takes no rise.
+    if (any(({ heat }) => heat !== null) || recipe.set.method === 'simmer') return 'heat of a vessel';
+  }
+  if (ofPass(inSection) && /bath|liquorRatio|acids|Paint in all|topUp|top-up/.test(path))
+    return 'paint of sections without dye';
+  if (
+    ofPass((_, i) => overfull(i)) &&
+    /bath|liquorRatio|gPerL|pH|phBefore|instead|Paint in all|topUp|top-up/.test(path)
+  )
+    return 'more stock than bath';
+  if (/dye\.|dilution/.test(id) && planned?.pours.some(({ grams }) => grams.value === 0))
+    return 'a dye line of nothing';
+  if (ofPass((one) => one.method.kind === 'sprinkle' && one.topUpMl > 0) && /topUp|acids/.test(path))
+    return 'acid for a top-up after cut powder';
+  if (/bathAcid\/gPerL$/.test(path) && pass && index > 0) return 'what wet goods bring';
+  if (/\/(pH|phBeforeGoods|samePh)$|bathAcid\/pH$/.test(path)) {
+    if (planned?.acids.some(({ material, gPerL }) => gPerL.value > ACIDS[material].mostGPerL))
+      return 'an acid no bath holds';
+    if (/samePh$/.test(path)) return 'the other acid for the same pH';
+    if (pass && drinks(pass) && (way(pass).liquid === 'pan' || !/phBeforeGoods/.test(path)))
+      return 'what wet goods bring';
+    if (pass && liquidAcid(pass)) return 'liquid acid brings no alkalinity';
+    if ((planned?.acids.length ?? 0) > 1) return 'acids in the order they go in';
+    if (pass && some(pass) && way(pass).liquid === 'paint') return 'paint of sections without dye';
+  }
   return null;
 }
 
@@ -127,7 +179,10 @@ test('every figure of random recipes is what 0.1.0 planned, or of a kind that is
       }
       const before = oldPlan(formulation);
       if (before === null) return;
-      const [was, is] = [figuresOf(before), figuresOf(plan)];
+      const [was, is] = [
+        new Map([...figuresOf(before.plan), ...cardFigures(before.card)]),
+        new Map([...figuresOf({ ...plan, lines: [] }), ...cardFigures(cardOf(formulation, plan))]),
+      ];
       for (const path of new Set([...was.keys(), ...is.keys()])) {
         compared += 1;
         // An acid that is none was a zero in 0.1.0, and is left out now.
@@ -146,7 +201,7 @@ test('every figure of random recipes is what 0.1.0 planned, or of a kind that is
   console.log(
     `${compared} figures compared; ${[...kinds].map(([kind, n]) => `${n} of “${kind}”`).join(', ')}`,
   );
-  expect(compared).toBeGreaterThan(50 * RECIPES);
+  expect(compared).toBeGreaterThan(40 * RECIPES);
   expect(kinds.size).toBeLessThanOrEqual(20);
 });
 
@@ -158,7 +213,7 @@ test('whatever tool is chosen, what is asked for of every dye is what 0.1.0 aske
       const formulation = formulate('x', recipe, { ...SHELF, tools: SYRINGE_AND_CYLINDER }, POT);
       const before = oldPlan(formulation);
       if (before === null) return;
-      const [was, is] = [figuresOf(before), figuresOf(planFormulation(formulation))];
+      const [was, is] = [figuresOf(before.plan), figuresOf({ ...planFormulation(formulation), lines: [] })];
       for (const [path, value] of was)
         if (asked.test(path)) {
           compared += 1;

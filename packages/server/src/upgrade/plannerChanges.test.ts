@@ -1,6 +1,6 @@
 import request from 'supertest';
 import type * as Dilutions from '../../../core/src/amounts/dilutionPlan';
-import type * as Steps from '../../../core/src/recipe/steps';
+import type * as Lines from '../../../core/src/method/line';
 import type * as Uses from '../../../core/src/heat/planHeat';
 import {
   actualRecipe,
@@ -37,16 +37,15 @@ jest.mock('../../../core/src/amounts/dilutionPlan', () => {
     },
   };
 });
-jest.mock('../../../core/src/recipe/steps', () => {
-  const real = jest.requireActual<typeof Steps>('../../../core/src/recipe/steps');
+jest.mock('../../../core/src/method/line', () => {
+  const real = jest.requireActual<typeof Lines>('../../../core/src/method/line');
   return {
     ...real,
-    WARM_C: 60,
-    makeStep: (step: Parameters<typeof real.makeStep>[0]) =>
-      real.makeStep(
+    lineOf: (written: Parameters<typeof real.lineOf>[0]) =>
+      real.lineOf(
         (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother
-          ? { ...step, id: `other-${step.id}`, title: `Otherwise: ${step.title}` }
-          : step,
+          ? { ...written, id: `other-${written.id}` }
+          : written,
       ),
   };
 });
@@ -129,7 +128,7 @@ test('another planner changes no record: not its figures, not its words, not its
 
   (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother = true;
   const otherwise = planFormulation(PALE);
-  expect(otherwise.steps.map(({ id }) => id)).not.toEqual(planned.steps.map(({ id }) => id));
+  expect(otherwise.lines.map(({ id }) => id)).not.toEqual(planned.lines.map(({ id }) => id));
   expect(otherwise.passes[0]!.pours[0]!.dilution!.ratio).toBe(
     2 * planned.passes[0]!.pours[0]!.dilution!.ratio,
   );

@@ -83,6 +83,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
           isNew={isNew}
           versions={versions}
           plan={plan}
+          formulation={formulation}
           panel={panel}
           onPanel={(next) => setPanel(next === panel ? null : next)}
         />
@@ -184,7 +185,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
         />
         {heat && (
           <Suspense>
-            <HeatChart plan={plan} place={formulation.place} />
+            <HeatChart plan={plan} formulation={formulation} />
           </Suspense>
         )}
         <YarnStage

@@ -6,7 +6,14 @@ import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { colorwaySchema, dayOf, type Colorway, type ColorwayOnList, type Plan } from '@ythrion/core';
+import {
+  colorwaySchema,
+  dayOf,
+  type Colorway,
+  type ColorwayOnList,
+  type Formulation,
+  type Plan,
+} from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../api/queries';
 import { Choice } from '../parts/Choice';
@@ -18,6 +25,7 @@ export interface FormulationHeadProps {
   isNew: boolean;
   versions: readonly ColorwayOnList[];
   plan: Plan;
+  formulation: Formulation;
   panel: Panel | null;
   onPanel: (panel: Panel) => void;
 }
@@ -26,7 +34,15 @@ export interface FormulationHeadProps {
 export type Panel = 'size' | 'compare' | 'note';
 
 /** The name and version of a colorway, and saving it: a saved version never changes, a change makes the next one. */
-export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }: FormulationHeadProps) {
+export function FormulationHead({
+  draft,
+  isNew,
+  versions,
+  plan,
+  formulation,
+  panel,
+  onPanel,
+}: FormulationHeadProps) {
   const { colorway } = draft;
   const save = useSaveColorway();
   const navigate = useNavigate();
@@ -103,7 +119,14 @@ export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }
           />
         </Box>
       )}
-      <HeadBar draft={draft} plan={plan} panel={panel} onPanel={onPanel} versions={versions} />
+      <HeadBar
+        draft={draft}
+        plan={plan}
+        formulation={formulation}
+        panel={panel}
+        onPanel={onPanel}
+        versions={versions}
+      />
       {draft.changed && !isNew && newest && (
         <Button onClick={() => openVersion(String(newest.version))}>Put back</Button>
       )}
@@ -131,13 +154,14 @@ export function FormulationHead({ draft, isNew, versions, plan, panel, onPanel }
 interface HeadBarProps {
   draft: Draft;
   plan: Plan;
+  formulation: Formulation;
   panel: Panel | null;
   onPanel: (panel: Panel) => void;
   versions: readonly ColorwayOnList[];
 }
 
 /** Undo and redo at hand, the rarer tools one tap further. */
-function HeadBar({ draft, plan, panel, onPanel, versions }: HeadBarProps) {
+function HeadBar({ draft, plan, formulation, panel, onPanel, versions }: HeadBarProps) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   const choose = (work: () => void) => (): void => {
     setAnchor(null);
@@ -146,7 +170,7 @@ function HeadBar({ draft, plan, panel, onPanel, versions }: HeadBarProps) {
   const sheet = async (): Promise<void> => {
     try {
       const { printRunSheet } = await import('./printRunSheet');
-      await printRunSheet(plan, draft.colorway);
+      await printRunSheet(formulation, plan, draft.colorway);
     } catch {
       say('The run sheet could not be made. Nothing was changed.');
     }

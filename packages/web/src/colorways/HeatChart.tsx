@@ -2,18 +2,31 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { CartesianGrid, Line, LineChart, ReferenceDot, XAxis, YAxis } from 'recharts';
-import { formatAmount, heatCurve, type HeatMark, type Plan, type StudioPlace } from '@ythrion/core';
+import {
+  formatAmount,
+  heatCurve,
+  planReading,
+  titleOf,
+  type Formulation,
+  type HeatMark,
+  type Plan,
+} from '@ythrion/core';
 import { AXIS, INK } from '../parts/chartStyle';
 
 const LETTER: Record<HeatMark['kind'], string> = { dye: 'D', acid: 'A', goods: 'G', hold: 'H' };
 const WORD: Record<HeatMark['kind'], string> = { dye: 'dye', acid: 'acid', goods: 'goods', hold: 'hold' };
 
 /** Temperature against time over the whole work, with holds, acid and dye marked where they happen. */
-export function HeatChart({ plan, place }: { plan: Plan; place: StudioPlace }) {
+export function HeatChart({ plan, formulation }: { plan: Plan; formulation: Formulation }) {
+  const { place } = formulation;
   const { points, marks } = useMemo(
-    () => heatCurve(plan.steps, place.tapC, place.roomC),
-    [plan.steps, place.tapC, place.roomC],
+    () => heatCurve(plan.lines, place.tapC, place.roomC),
+    [plan.lines, place.tapC, place.roomC],
   );
+  const titles = useMemo(() => {
+    const reading = planReading(formulation, plan);
+    return new Map(plan.lines.map((line) => [line.id, titleOf(line, reading)]));
+  }, [formulation, plan]);
   const end = points.at(-1)?.minute ?? 0;
   return (
     <Box component="figure" sx={{ m: 0, px: { xs: 1.5, sm: 2 }, py: 1, overflowX: 'auto' }}>
@@ -64,8 +77,9 @@ export function HeatChart({ plan, place }: { plan: Plan; place: StudioPlace }) {
       </Typography>
       <Box component="ol" sx={{ m: 0, mt: 0.5, pl: 2.5, columns: { md: 2 }, fontSize: 12.5 }}>
         {marks.map((mark, i) => (
-          <li key={`${mark.label}-${i}`}>
-            {LETTER[mark.kind]} {formatAmount(mark.minute, 'min')}, {mark.celsius.toFixed(0)} °C: {mark.label}
+          <li key={`${mark.lineId}-${i}`}>
+            {LETTER[mark.kind]} {formatAmount(mark.minute, 'min')}, {mark.celsius.toFixed(0)} °C:{' '}
+            {titles.get(mark.lineId)}
           </li>
         ))}
       </Box>

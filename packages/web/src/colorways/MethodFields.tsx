@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
-import type { Pass, PassMethod, QuantityKindName } from '@ythrion/core';
+import type { Pass, PassMethod, QuantityKindName, ShelfResponse } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
+import { OwnSteps } from './OwnSteps';
 import type { Draft } from './useDraft';
 
 /** Just the settings that the way of this pass needs; nothing for those that need none. */
-export function MethodFields({ draft, pass }: { draft: Draft; pass: Pass }) {
+export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
   const { method } = pass;
   const set = (changes: Partial<PassMethod>): void =>
     draft.changePass(pass.id, (now) => ({ method: { ...now.method, ...changes } as PassMethod }));
@@ -130,6 +131,8 @@ export function MethodFields({ draft, pass }: { draft: Draft; pass: Pass }) {
           {amount('Wet pick-up', 'pickUp', method.pickUpMlPerG, (pickUpMlPerG) => ({ pickUpMlPerG }))}
         </Fields>
       );
+    case 'own way':
+      return <OwnSteps draft={draft} pass={pass} method={method} shelf={shelf} />;
     case 'blank painting':
       return (
         <Fields>

@@ -7,6 +7,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import {
   methodFacts,
+  passSentence,
   QUICK_ACIDS,
   sectionsOf,
   withAnotherDye,
@@ -120,7 +121,7 @@ export function PassStage(props: PassStageProps) {
                       aria-label={`Open ${title}`}
                       sx={{ justifyContent: 'flex-start', textAlign: 'left', fontWeight: 400, px: 0.5 }}
                     >
-                      {planned.sentence}
+                      {passSentence(pass, planned)}
                     </Button>
                   ),
                   right: (

@@ -58,7 +58,7 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
       ? [
           {
             key: 'method',
-            left: <MethodFields draft={draft} pass={pass} />,
+            left: <MethodFields draft={draft} pass={pass} shelf={inputs.shelf} />,
             right: <MethodResult planned={planned} />,
           },
         ]
@@ -185,9 +185,8 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
 
 function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: AcidDose, i: number): StageRow {
   const path = i === 0 ? `passes.${pass.id}.acid` : `passes.${pass.id}.acid.${i}`;
-  // Doses of nothing are not planned, so the planned ones are counted over those that are something.
-  const nth = pass.acids.slice(0, i).filter((other) => other.value > 0).length;
-  const acid = dose.value > 0 ? (planned.acids[nth] ?? null) : null;
+  // A dose of nothing is not planned, nor one that no step of an own way puts in.
+  const acid = planned.acids.find(({ nth }) => nth === i + 1) ?? null;
   const put = (next: AcidDose | null, written: string): void =>
     draft.changePass(
       pass.id,
@@ -309,7 +308,7 @@ export function FoldedPours({ planned }: { planned: PlannedPass }) {
         </>
       )}
       {planned.acids.map((acid) => (
-        <span key={acid.stepId}>
+        <span key={acid.actId}>
           , <FigureText figure={acid.amount} name={`Acid, ${acid.label}`} /> {acid.label}
         </span>
       ))}

@@ -33,7 +33,8 @@ const shelf = {
   dyes: [dyeSchema.parse({ id: 'blue', name: 'Vault Blue', swatchHex: '#22449a' })],
   stocks: [stockSchema.parse({ id: 'jar', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 })],
 };
-const sheet = definition(planFormulation(formulate(colorway.name, colorway.recipe, shelf)), colorway);
+const formulation = formulate(colorway.name, colorway.recipe, shelf);
+const sheet = definition(formulation, planFormulation(formulation), colorway);
 const words = JSON.stringify(sheet.content);
 
 test('the sheet names the colorway and its version, in any letters', () => {

@@ -1,20 +1,20 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
-import { runSheet, type Colorway, type Plan, type SheetLine } from '@ythrion/core';
+import { runSheet, type Colorway, type Formulation, type Plan, type SheetLine } from '@ythrion/core';
 
 const BOX: Content = { canvas: [{ type: 'rect', x: 0, y: 1, w: 10, h: 10, lineWidth: 0.8 }] };
 
 /** Makes the bench's run sheet and hands it to the browser as a file. */
-export async function printRunSheet(plan: Plan, colorway: Colorway): Promise<void> {
+export async function printRunSheet(formulation: Formulation, plan: Plan, colorway: Colorway): Promise<void> {
   const pdfMake = (await import('pdfmake/build/pdfmake')).default;
   const fonts = (await import('pdfmake/build/vfs_fonts')).default;
   pdfMake.addVirtualFileSystem(fonts);
   const name = `${colorway.name} v${colorway.version}`.replaceAll(/[^\p{L}\p{N} _.-]/gu, '');
-  await pdfMake.createPdf(definition(plan, colorway)).download(`${name}, run sheet.pdf`);
+  await pdfMake.createPdf(definition(formulation, plan, colorway)).download(`${name}, run sheet.pdf`);
 }
 
 /** The sheet as it is set: A4, black on white, a box before every line. */
-export function definition(plan: Plan, colorway: Colorway): TDocumentDefinitions {
-  const sheet = runSheet(plan);
+export function definition(formulation: Formulation, plan: Plan, colorway: Colorway): TDocumentDefinitions {
+  const sheet = runSheet(formulation, plan);
   return {
     pageSize: 'A4',
     pageMargins: [36, 36, 36, 44],

@@ -1,0 +1,190 @@
+import { ACIDS } from '../materials/acids';
+import type { ActOf, End, Purpose } from '../process/act';
+import type { WayStep, Written } from './line';
+import { dilutionOf, idIn, of, type AcidWhen, type AnyScene, type SceneAcid, type SceneDye } from './scene';
+
+/** What an earlier pass left in the vessel, poured off; a bath that is kept stays. */
+export function emptied(scene: AnyScene): WayStep[] {
+  if (!scene.fillTo) return [];
+  return [({ vessels }) => ((vessels.get(scene.vessel)?.liquid.ml ?? 0) > 0 ? [drained(scene)] : [])];
+}
+
+/** Water into the vessel, up to what is to be in it with all that is there and all that goes in beside it. */
+export function filled(scene: AnyScene, celsius = scene.tapC, more: Pick<Written, 'madeUp'> = {}): WayStep[] {
+  const { fillTo, vessel } = scene;
+  if (!fillTo) return [];
+  return [
+    ({ vessels }) => {
+      const ml = fillTo.ml - fillTo.besideMl - (vessels.get(vessel)?.liquid.ml ?? 0);
+      return ml > 0 ? [{ ...waterInto(scene, vessel, ml, 'bath', celsius), ...more }] : [];
+    },
+  ];
+}
+
+/** A bath of its own: the old one poured off, water run. @param celsius of the water; as it comes from the tap */
+export const water = (scene: AnyScene, celsius = scene.tapC): WayStep[] => [
+  ...emptied(scene),
+  ...filled(scene, celsius),
+];
+
+const drained = (scene: AnyScene): Written => ({
+  id: idIn(scene, 'move.drain'),
+  quiet: true,
+  act: {
+    kind: 'move',
+    ...of(scene, null),
+    from: { vessel: scene.vessel },
+    to: null,
+    ml: null,
+    share: 1,
+    holds: null,
+  },
+});
+
+/** Water into a vessel. @param celsius as it comes from the tap, unless it is to be warmer or colder */
+export const waterInto = (
+  scene: AnyScene,
+  vessel: string,
+  ml: number,
+  purpose: Purpose,
+  celsius = scene.tapC,
+): Written => ({
+  id: idIn(scene, purpose === 'top up' ? 'run.top-up' : 'run.bath'),
+  act: { kind: 'run', ...of(scene, purpose), vessel, ml, celsius },
+  hands: purpose === 'top up' ? 2 : 3,
+});
+
+/** Every dye of the pass, each after the working dilution it may need. */
+export const dyes = (scene: AnyScene, into: (dye: SceneDye) => End): Written[] =>
+  scene.dyes.flatMap((dye) => [...dilution(scene, dye), pour(scene, dye, into(dye))]);
+
+/** The working dilution of a pour too small to read; nothing for the others. */
+export function dilution(scene: AnyScene, dye: SceneDye): Written[] {
+  const made = dye.dilution;
+  if (!made) return [];
+  const vessel = dilutionOf(scene, dye.lineId);
+  return [
+    {
+      id: idIn(scene, `put.dilution.${dye.lineId}`),
+      tool: made.takeWith,
+      madeUp: { ml: made.makeUpMl, tool: made.makeUpWith },
+      act: {
+        kind: 'put',
+        ...of(scene, 'dilution', dye.lineId),
+        material: materialOf(dye, dye.strengthPercent),
+        amount: made.takeMl,
+        unit: 'mL',
+        into: { vessel },
+      },
+      hands: 4,
+    },
+    {
+      id: idIn(scene, `run.dilution.${dye.lineId}`),
+      quiet: true,
+      act: {
+        kind: 'run',
+        ...of(scene, 'dilution', dye.lineId),
+        vessel,
+        ml: made.makeUpMl - made.takeMl,
+        celsius: scene.tapC,
+      },
+    },
+  ];
+}
+
+const materialOf = (
+  { dyeId, stockId, lotStrength }: SceneDye,
+  strengthPercent: number | null,
+): Extract<ActOf<'put'>['material'], { kind: 'dye' }> => ({
+  kind: 'dye',
+  dyeId,
+  stockId,
+  strengthPercent,
+  lotStrength,
+});
+
+/** One dose of a dye, from its jar, its dilution or the scale. @param dose of how many it is which */
+export function pour(scene: AnyScene, dye: SceneDye, into: End, dose: Written['dose'] = null): Written {
+  const { lineId, amount, unit, dilution: made } = dye;
+  const open = 'place' in into || scene.roles.get('vessel' in into ? into.vessel : '') === 'melting ice';
+  return {
+    id: idIn(scene, `dye.${lineId}${dose === null || dose.nth === 1 ? '' : `.dose${dose.nth}`}`),
+    tool: dye.tool,
+    askedGrams: dye.askedGrams,
+    dose,
+    hands: unit === 'mL' ? 2 : 5,
+    cautions: unit === 'mL' ? [] : open ? ['powder'] : ['powder', 'scald'],
+    act: made
+      ? {
+          kind: 'move',
+          ...of(scene, 'dose', lineId),
+          from: { vessel: dilutionOf(scene, lineId) },
+          to: into,
+          ml: amount,
+          share: null,
+          holds: materialOf(dye, made.strengthPercent),
+        }
+      : {
+          kind: 'put',
+          ...of(scene, 'dose', lineId),
+          material: materialOf(dye, dye.strengthPercent),
+          amount,
+          unit,
+          into,
+        },
+  };
+}
+
+const PURPOSE_OF: Record<AcidWhen, Purpose> = {
+  soak: 'soak',
+  start: 'bath',
+  warm: 'warm',
+  last: 'late',
+  'with powder': 'with powder',
+  cut: 'cut',
+};
+
+/** The line that the acts of an acid dose bear. @param nth its place in the list of the pass; 0: powder is cut with it */
+export const acidLine = (nth: number): string => (nth === 0 ? 'cut' : `acid${nth}`);
+
+/** An acid dose into a vessel or onto a place. */
+export function acidInto(
+  scene: AnyScene,
+  { nth, material, strengthPercent, amount, when }: SceneAcid,
+  into: End,
+  purpose: Purpose = PURPOSE_OF[when],
+): Written {
+  return {
+    id: idIn(scene, `acid.${purpose.replace(' ', '-')}`),
+    act: {
+      kind: 'put',
+      ...of(scene, purpose, purpose === 'top up' ? null : acidLine(nth)),
+      material: { kind: 'acid', acid: material, strengthPercent },
+      amount,
+      unit: ACIDS[material].unit,
+      into,
+    },
+    cautions: ['acid'],
+  };
+}
+
+/** The acid doses of some times, into the goods’ vessel unless another end is named. */
+export const acidsAt = (
+  scene: AnyScene,
+  times: readonly AcidWhen[],
+  into: End = { vessel: scene.vessel },
+): Written[] =>
+  scene.acids.filter(({ when }) => times.includes(when)).map((acid) => acidInto(scene, acid, into));
+
+/** Water topped up, and the acid that goes with it: a liquid one counts as part of the water. */
+export function toppedUp(scene: AnyScene): Written[] {
+  const { topUpMl, topUpAcid, vessel } = scene;
+  if (topUpMl <= 0) return [];
+  const acid = topUpAcid && ACIDS[topUpAcid.material].unit === 'mL' ? topUpAcid.amount : 0;
+  const ml = Math.max(0, topUpMl - acid);
+  return [
+    // A bath so acid that its liquid acid is all there is to pour takes no plain water.
+    ...(ml > 0 ? [waterInto(scene, vessel, ml, 'top up')] : []),
+    ...(topUpAcid ? [acidInto(scene, topUpAcid, { vessel }, 'top up')] : []),
+  ];
+}

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { quantity } from '../shelf/quantitySchema';
+import { lateAcids } from './heat';
+import { inSections } from './looks';
+import { USUAL_WAY, type Method } from './method';
+import { laidOut, paintedSections, paintMl, paintNotices, paintWater, paintWords } from './painted';
+import { sectionsSchema } from './settings';
+
+/** Its settings. */
+export const blankPaintingSettings = z.strictObject({
+  kind: z.literal('blank painting'),
+  sections: sectionsSchema,
+  pickUpMlPerG: quantity('pickUp'),
+});
+type Settings = z.infer<typeof blankPaintingSettings>;
+
+export const blankPainting: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'blank painting',
+  label: 'blank painting',
+  gives: 'A knitted blank painted in stripes, wrapped, coiled and steamed.',
+  schema: blankPaintingSettings,
+  usual: {
+    kind: 'blank painting',
+    sections: [
+      { id: 'a', name: 'Stripe 1', sharePercent: 34 },
+      { id: 'b', name: 'Stripe 2', sharePercent: 33 },
+      { id: 'c', name: 'Stripe 3', sharePercent: 33 },
+    ],
+    pickUpMlPerG: 1,
+  },
+  liquid: 'paint',
+  hot: false,
+  soaked: 'damp',
+  leaves: 'as they lie',
+  needs: 'wrap',
+  places: ({ sections }) => sections,
+  reach: ({ sections }) =>
+    Math.min(1, sections.reduce((sum, section) => sum + section.sharePercent, 0) / 100),
+  bath: ({ pickUpMlPerG }, grams) => paintMl(pickUpMlPerG, grams),
+  acts: (scene) => [
+    laidOut(scene),
+    ...paintWater(scene),
+    ...paintedSections(scene, 'along'),
+    ...lateAcids(scene),
+  ],
+  figures: (_, { bath }) => [{ name: 'Paint in all', figure: bath }],
+  look: ({ sections }, before, dyeing) =>
+    inSections(sections, before, dyeing, { across: false, extra: 0.08 }),
+  notices: ({ pickUpMlPerG, sections }, read) => paintNotices(pickUpMlPerG, sections, read),
+  words: paintWords('blank', ({ sections }: Settings) => sections),
+};

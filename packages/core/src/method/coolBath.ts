@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { quantity } from '../shelf/quantitySchema';
+import { formatAmount } from '../units/formatQuantity';
+import { acidsAt, dyes, water } from './bath';
+import { goodsIn } from './goodsIn';
+import { lateAcids, stands } from './heat';
+import { allOver } from './looks';
+import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+
+/** Its settings. */
+export const coolBathSettings = z.strictObject({
+  kind: z.literal('cool bath'),
+  minutes: quantity('minutes'),
+  temperatureC: quantity('roomTemperature'),
+});
+type Settings = z.infer<typeof coolBathSettings>;
+
+export const coolBath: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'cool bath',
+  label: 'cool bath',
+  gives: 'No heat for hours, then a set; tonal when the goods are dry or twisted.',
+  schema: coolBathSettings,
+  usual: { kind: 'cool bath', minutes: 720, temperatureC: 20 },
+  liquid: 'water',
+  hot: false,
+  needs: 'pot',
+  acts: (scene) => [
+    ...water(scene, scene.settings.temperatureC),
+    ...dyes(scene, () => ({ vessel: scene.vessel })),
+    ...acidsAt(scene, ['start']),
+    goodsIn(scene),
+    ...stands(scene, 'rest', scene.settings.minutes),
+    ...lateAcids(scene),
+  ],
+  look: allOver(0.05),
+  words: {
+    ...USUAL_WORDS,
+    title: (_, { act }) =>
+      act.kind === 'stand' && act.purpose === 'rest' ? 'Leave it in the cool bath, no heat' : null,
+    unheated: ({ minutes }) => `${formatAmount(minutes, 'min')} cold`,
+  },
+};

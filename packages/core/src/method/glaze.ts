@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { quantity } from '../shelf/quantitySchema';
+import { formatAmount } from '../units/formatQuantity';
+import { acidsAt, dyes, water } from './bath';
+import { goodsIn } from './goodsIn';
+import { lateAcids, stands } from './heat';
+import { allOver } from './looks';
+import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+
+/** Its settings. */
+export const glazeSettings = z.strictObject({ kind: z.literal('glaze'), minutes: quantity('minutes') });
+type Settings = z.infer<typeof glazeSettings>;
+
+/** Classes that strike too slowly cold. */
+const SLOW = ['milling', 'super-milling', 'metal complex'];
+
+export const glaze: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'glaze',
+  label: 'glaze',
+  gives: 'Cold, strongly acid, left untouched: a thin surface color. Fast-striking dyes only.',
+  schema: glazeSettings,
+  usual: { kind: 'glaze', minutes: 30 },
+  liquid: 'water',
+  hot: false,
+  needs: 'pot',
+  acts: (scene) => [
+    ...water(scene),
+    ...dyes(scene, () => ({ vessel: scene.vessel })),
+    ...acidsAt(scene, ['start']),
+    goodsIn(scene),
+    ...stands(scene, 'rest', scene.settings.minutes),
+    ...lateAcids(scene),
+  ],
+  look: allOver(0.2),
+  notices: (_, { dyes: poured }) =>
+    poured
+      .filter(({ dyeClass }) => SLOW.includes(dyeClass))
+      .map(({ name, dyeClass }) => ({ code: 'slow dye', values: { name, dyeClass } })),
+  words: {
+    ...USUAL_WORDS,
+    goodsIn: () => 'Lay the goods in and leave them untouched',
+    title: (_, { act }) =>
+      act.kind === 'stand' && act.purpose === 'rest' ? 'Leave the glaze untouched' : null,
+    unheated: ({ minutes }) => `${formatAmount(minutes, 'min')} cold`,
+    notice: ({ values: { name, dyeClass } }) =>
+      `${name} is a ${dyeClass} dye: it strikes slowly cold. A glaze wants fast-striking dyes.`,
+  },
+};

@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { acidsAt, dyes, water } from './bath';
+import { goodsIn } from './goodsIn';
+import { ledHot } from './heat';
+import { allOver } from './looks';
+import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+
+/** Its settings. */
+export const immersionSettings = z.strictObject({ kind: z.literal('immersion') });
+type Settings = z.infer<typeof immersionSettings>;
+
+export const immersion: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'immersion',
+  label: 'immersion',
+  gives: 'A full pot, stirred: solids and semisolids.',
+  schema: immersionSettings,
+  usual: { kind: 'immersion' },
+  liquid: 'water',
+  hot: true,
+  needs: 'pot',
+  acts: (scene) => [
+    ...water(scene),
+    ...dyes(scene, () => ({ vessel: scene.vessel })),
+    ...acidsAt(scene, ['start']),
+    goodsIn(scene),
+    ...ledHot(scene),
+  ],
+  look: allOver(0),
+  words: USUAL_WORDS,
+};

@@ -1,0 +1,48 @@
+import type { CautionName } from '../materials/cautionNames';
+import type { Figure } from '../figure/figure';
+import type { Act } from '../process/act';
+import type { State } from '../process/state';
+
+/** One act of a plan, with what it is measured with and minded by. */
+export interface Line {
+  /** From the act’s role in the recipe; events name it, nobody takes it apart. */
+  id: string;
+  act: Act;
+  /** An act that goes without saying: no line of its own, done with the one it stands beside. */
+  quiet: boolean;
+  /** What it is measured with. */
+  tool: { name: string; fills: number } | null;
+  /** For a working dilution or a cup of paint: what it is made up to, mL, and the tool for that. */
+  madeUp: { ml: number; tool: string } | null;
+  /** Grams of powder the recipe asked for here, before any rounding to a tool. */
+  askedGrams: number | null;
+  /** True where the minutes are a model’s guess, not a decision. */
+  estimated: boolean;
+  /** Which of how many equal doses this is. */
+  dose: { nth: number; of: number } | null;
+  cautions: CautionName[];
+  /** Minutes of the dyer’s own hands; an estimate (common practice, no source). */
+  hands: number;
+  /** Where the minutes or the amount come from, when that is more than a decision. */
+  because: Figure | null;
+}
+
+/** An act as a way writes it; what it leaves out takes the usual value. */
+export type Written = Pick<Line, 'id' | 'act'> & Partial<Line>;
+
+/** A step of a way: an act, or acts that hang on what is there when their turn comes. */
+export type WayStep = Written | ((state: State) => readonly Written[]);
+
+/** A line in full. */
+export const lineOf = (written: Written): Line => ({
+  quiet: false,
+  tool: null,
+  madeUp: null,
+  askedGrams: null,
+  estimated: false,
+  dose: null,
+  cautions: [],
+  hands: written.quiet ? 0 : 2,
+  because: null,
+  ...written,
+});

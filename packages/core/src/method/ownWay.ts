@@ -1,0 +1,231 @@
+import { z } from 'zod';
+import { USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
+import { plainNumber } from '../figure/plainNumber';
+import { idSchema } from '../shelf/common';
+import { quantity } from '../shelf/quantitySchema';
+import { formatAmount } from '../units/formatQuantity';
+import { acidInto, dilution, emptied, pour, waterInto } from './bath';
+import { along, goodsIn } from './goodsIn';
+import { hold, rises, turned } from './heat';
+import type { WayStep } from './line';
+import { allOver } from './looks';
+import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
+import { lifted } from './ready';
+import { idIn, of, type Scene } from './scene';
+
+/** One step of an own way. It names lines and shares, never grams, so that it can be scaled. */
+export const ownStepSchema = z.discriminatedUnion(
+  'do',
+  [
+    /** A part of the water of the pass. */
+    z.strictObject({ do: z.literal('water'), sharePercent: quantity('sharePercent') }),
+    /** A dose of one dye line, or of each: a line goes in in as many equal doses as there are steps for it. */
+    z.strictObject({ do: z.literal('dye'), lineId: idSchema.nullable() }),
+    /** An acid dose of the pass, by its place in their list; several steps share it equally. */
+    z.strictObject({ do: z.literal('acid'), nth: z.int().min(1).max(6) }),
+    /** Goods in, all of them or a part of their length. */
+    z.strictObject({ do: z.literal('goods in'), sharePercent: quantity('sharePercent') }),
+    z.strictObject({ do: z.literal('lift') }),
+    z.strictObject({ do: z.literal('turn') }),
+    z.strictObject({ do: z.literal('re-tie') }),
+    z.strictObject({ do: z.literal('heat'), temperatureC: quantity('temperature') }),
+    z.strictObject({ do: z.literal('hold'), minutes: quantity('minutes'), untilClear: z.boolean() }),
+    z.strictObject({ do: z.literal('stand'), minutes: quantity('minutes'), untilClear: z.boolean() }),
+  ],
+  { error: 'A step of an own way must say what to do, such as { "do": "lift" }.' },
+);
+export type OwnStep = z.infer<typeof ownStepSchema>;
+export type OwnStepKind = OwnStep['do'];
+
+/** Its settings. */
+export const ownWaySettings = z.strictObject({
+  kind: z.literal('own way'),
+  steps: z
+    .array(ownStepSchema)
+    .min(1, { error: 'An own way needs at least one step.' })
+    .max(60, { error: 'An own way can have at most 60 steps.' }),
+});
+type Settings = z.infer<typeof ownWaySettings>;
+
+/** Each kind of step in the words of a list to choose from. */
+export const OWN_STEP_LABELS: Record<OwnStepKind, string> = {
+  water: 'run water',
+  dye: 'dye',
+  acid: 'acid',
+  'goods in': 'goods in',
+  lift: 'lift out',
+  turn: 'turn',
+  're-tie': 're-tie',
+  heat: 'heat',
+  hold: 'hold hot',
+  stand: 'stand',
+};
+
+/** What a step of each kind starts from. */
+export const OWN_STEP_USUAL: { [K in OwnStepKind]: Extract<OwnStep, { do: K }> } = {
+  water: { do: 'water', sharePercent: 100 },
+  dye: { do: 'dye', lineId: null },
+  acid: { do: 'acid', nth: 1 },
+  'goods in': { do: 'goods in', sharePercent: 100 },
+  lift: { do: 'lift' },
+  turn: { do: 'turn' },
+  're-tie': { do: 're-tie' },
+  heat: { do: 'heat', temperatureC: 82 },
+  hold: { do: 'hold', minutes: 20, untilClear: true },
+  stand: { do: 'stand', minutes: 10, untilClear: false },
+};
+
+/** Steps that put a line of dye in. */
+const dosesOf = ({ steps }: Settings, lineId: string): number =>
+  steps.filter((step) => step.do === 'dye' && (step.lineId === null || step.lineId === lineId)).length;
+
+/** Steps that put an acid dose in: each takes an equal part of it. */
+const partsOf = ({ steps }: Settings, nth: number): number =>
+  steps.filter((step) => step.do === 'acid' && step.nth === nth).length;
+
+function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
+  const id = (role: string): string => idIn(scene, `${role}.${at + 1}`);
+  switch (step.do) {
+    case 'water': {
+      const all = scene.fillTo ? Math.max(0, scene.fillTo.ml - scene.fillTo.besideMl) : 0;
+      const ml = (all * step.sharePercent) / 100;
+      return ml > 0 ? [{ ...waterInto(scene, scene.vessel, ml, 'bath'), id: id('run') }] : [];
+    }
+    case 'dye':
+      return scene.dyes
+        .filter(({ lineId }) => step.lineId === null || step.lineId === lineId)
+        .flatMap((dye) => {
+          const nth = dosesOf(
+            { ...scene.settings, steps: scene.settings.steps.slice(0, at + 1) },
+            dye.lineId,
+          );
+          const all = dosesOf(scene.settings, dye.lineId);
+          return [
+            ...(nth === 1 ? dilution(scene, dye) : []),
+            pour(scene, dye, { vessel: scene.vessel }, all > 1 ? { nth, of: all } : null),
+          ];
+        });
+    case 'acid':
+      return scene.acids
+        .filter(({ nth }) => nth === step.nth)
+        .map((acid) => ({
+          ...acidInto(
+            scene,
+            { ...acid, amount: acid.amount / partsOf(scene.settings, acid.nth) },
+            { vessel: scene.vessel },
+            'bath',
+          ),
+          id: id('acid'),
+        }));
+    case 'goods in':
+      return [
+        {
+          ...goodsIn(scene, step.sharePercent < 100 ? along(step.sharePercent / 100) : null),
+          id: id('place.goods'),
+        },
+      ];
+    case 'lift':
+      return [{ ...lifted(scene, 'lift', 'dripping'), id: id('lift'), quiet: false, hands: 3 }];
+    case 'turn':
+      return [{ ...turned(scene), id: id('handle.turn'), quiet: false, hands: 2 }];
+    case 're-tie':
+      return [
+        {
+          id: id('handle.re-tie'),
+          act: { kind: 'handle', ...of(scene, 'dose'), goods: [], what: 're-tie', lies: scene.lies },
+          hands: 6,
+          cautions: ['scald'],
+        },
+      ];
+    case 'heat':
+      return [rises(scene, `heat.${at + 1}`, step.temperatureC, USUAL_RISE_C_PER_MIN)];
+    case 'hold': {
+      const { minutes, untilClear } = step;
+      return minutes > 0
+        ? [
+            (state) => {
+              const held = hold(scene, `hold.${at + 1}`, 'bath', { minutes, untilClear });
+              const atC = state.vessels.get(scene.vessel)?.liquid.celsius ?? null;
+              return [held.act.kind === 'hold' ? { ...held, act: { ...held.act, atC, onHeat: true } } : held];
+            },
+          ]
+        : [];
+    }
+    case 'stand':
+      return [
+        {
+          id: id('stand'),
+          hands: 1,
+          act: {
+            kind: 'stand',
+            ...of(scene, 'rest'),
+            vessel: scene.vessel,
+            minutes: step.minutes,
+            leaves: step.untilClear ? 0 : null,
+          },
+        },
+      ];
+  }
+}
+
+export const ownWay: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'own way',
+  label: 'own way',
+  gives: 'Step by step as you put it together, for what no other way does.',
+  schema: ownWaySettings,
+  usual: {
+    kind: 'own way',
+    steps: (['water', 'dye', 'goods in', 'acid', 'heat', 'hold'] as const).map(
+      (kind) => OWN_STEP_USUAL[kind],
+    ),
+  },
+  liquid: 'water',
+  hot: false,
+  needs: 'pot',
+  doses: (settings, lineId) => Math.max(1, dosesOf(settings, lineId)),
+  acts: (scene) => [
+    ...emptied(scene),
+    ...scene.settings.steps.flatMap((step, at) => actsOf(step, scene, at)),
+  ],
+  look: allOver(0.1),
+  notices: ({ steps }, { dyes, acids }) => [
+    ...dyes
+      .filter(({ lineId }) => dosesOf({ kind: 'own way', steps }, lineId) === 0)
+      .map(({ name }) => ({ code: 'dye without a step', values: { name }, blocks: true })),
+    ...(steps.some((step) => step.do === 'goods in')
+      ? []
+      : [{ code: 'no goods in', values: {}, blocks: true }]),
+    ...acids
+      .filter(({ nth }) => !steps.some((step) => step.do === 'acid' && step.nth === nth))
+      .map(({ name }) => ({ code: 'acid without a step', values: { name } })),
+  ],
+  words: {
+    ...USUAL_WORDS,
+    goodsIn: (_, { act }) =>
+      act.kind === 'place' && act.reach !== null && act.reach !== 'none'
+        ? `Hang the goods in, ${plainNumber(100 * act.reach.to)} % of the length`
+        : isWet(act)
+          ? 'Lift the goods in'
+          : 'Lay the dry goods in',
+    title: (_, { act }) =>
+      act.kind === 'stand' && act.purpose === 'rest'
+        ? `Leave it to stand${act.leaves === 0 ? ' until the bath clears' : ''}`
+        : act.kind === 'hold' && act.purpose === 'bath' && !act.untilClear
+          ? `Hold at ${plainNumber(Math.round(act.atC ?? 0))} °C`
+          : act.kind === 'hold' && act.purpose === 'bath'
+            ? `Hold at ${plainNumber(Math.round(act.atC ?? 0))} °C until the bath clears`
+            : null,
+    detail: (_, { act, dose }) => (act.purpose === 'dose' && dose ? `Dose ${dose.nth} of ${dose.of}.` : null),
+    unheated: ({ steps }) => {
+      const waits = steps.reduce((sum, step) => sum + ('minutes' in step ? step.minutes : 0), 0);
+      return `${steps.length} steps${waits > 0 ? `, ${formatAmount(waits, 'min')} of waits` : ''}`;
+    },
+    notice: ({ code, values: { name } }) =>
+      code === 'dye without a step'
+        ? `${name} goes in at no step: give it one, or take the line out.`
+        : code === 'no goods in'
+          ? 'The goods go in at no step: give them one.'
+          : `${name} goes in at no step and is left out.`,
+  },
+};

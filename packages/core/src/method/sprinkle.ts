@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { drawnColor } from '../color/drawnColor';
+import { EVERYWHERE } from '../process/place';
+import { quantity } from '../shelf/quantitySchema';
+import { averageHex } from '../skein/yarnLook';
+import { formatAmount } from '../units/formatQuantity';
+import { acidsAt, dyes, water } from './bath';
+import { goodsIn } from './goodsIn';
+import { ledHot, stands } from './heat';
+import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+
+/** Its settings. */
+export const sprinkleSettings = z.strictObject({
+  kind: z.literal('sprinkle'),
+  citricPerGram: quantity('citricPerGram'),
+  coverPercent: quantity('sharePercent'),
+  settleMinutes: quantity('minutes'),
+});
+type Settings = z.infer<typeof sprinkleSettings>;
+
+/** Smallest cover that is drawn. */
+const LEAST_COVER = 0.05;
+
+export const sprinkle: Method<Settings> = {
+  ...USUAL_WAY,
+  kind: 'sprinkle',
+  label: 'sprinkle',
+  gives: 'Dry powder, or powder cut with citric crystals, in speckles.',
+  schema: sprinkleSettings,
+  usual: { kind: 'sprinkle', citricPerGram: 10, coverPercent: 30, settleMinutes: 5 },
+  liquid: 'water',
+  dry: true,
+  hot: true,
+  leaves: 'dripping',
+  needs: 'pot',
+  cut: ({ citricPerGram }) => citricPerGram,
+  acts: (scene) => [
+    ...water(scene),
+    ...acidsAt(scene, ['start']),
+    goodsIn(scene),
+    ...acidsAt(scene, ['with powder', 'cut'], { place: EVERYWHERE }),
+    ...dyes(scene, () => ({ place: EVERYWHERE })),
+    ...stands(scene, 'settle', scene.settings.settleMinutes),
+    ...ledHot(scene),
+  ],
+  look({ coverPercent }, before, { drawn, uneven: _ }) {
+    const cover = coverPercent / 100;
+    const deeper = drawn(null).map((dye) => ({
+      ...dye,
+      dosPercent: dye.dosPercent / Math.max(LEAST_COVER, cover),
+    }));
+    const ground = averageHex({ ...before, speckles: [] });
+    return {
+      ...before,
+      speckles: [
+        ...before.speckles,
+        ...deeper.map((dye) => ({ hex: drawnColor(ground, [dye]), cover: cover / deeper.length })),
+      ],
+    };
+  },
+  words: {
+    ...USUAL_WORDS,
+    goodsIn: () => 'Lay the goods in, just showing',
+    title: (_, { act }) =>
+      act.kind === 'stand' && act.purpose === 'settle' ? 'Leave it to settle, nothing moved' : null,
+    detail({ citricPerGram }, { act, askedGrams }) {
+      const cut = act.kind === 'put' && act.purpose === 'dose' ? (askedGrams ?? 0) * citricPerGram : 0;
+      return cut > 0
+        ? `Stir it with ${formatAmount(cut, 'g')} of the citric crystals first, so that it sticks on contact.`
+        : null;
+    },
+  },
+};

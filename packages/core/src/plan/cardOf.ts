@@ -1,0 +1,31 @@
+import { keepsBath } from '../method';
+import type { Line } from '../method/line';
+import type { Card, CardAct } from '../record/card';
+import { CARD_VERSION } from '../record/cardVersion';
+import type { Formulation } from '../recipe/recipe';
+import type { Plan } from './planTypes';
+
+/** The card of a batch that begins: the acts of its plan, and what each of its passes was planned as. */
+export function cardOf({ recipe }: Formulation, plan: Plan): Card {
+  return {
+    version: CARD_VERSION,
+    acts: plan.lines.map(cardAct),
+    passes: plan.passes.map((planned, i) => {
+      const pass = recipe.passes[i];
+      return {
+        id: planned.id,
+        kind: planned.kind,
+        goodsGrams: planned.goods.value,
+        bathMl: planned.bath.value,
+        keepsBath: pass ? keepsBath(pass) : false,
+        acidsBefore: planned.acidsBefore.map(({ material, pureGrams }) => ({ material, pureGrams })),
+        phWindow: [planned.phWindow[0], planned.phWindow[1]],
+      };
+    }),
+  };
+}
+
+function cardAct(line: Line): CardAct {
+  const { id, act, quiet, tool, madeUp, askedGrams, estimated, dose, cautions } = line;
+  return { id, act, quiet, tool, madeUp, askedGrams, estimated, dose, cautions };
+}

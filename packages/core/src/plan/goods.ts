@@ -1,0 +1,44 @@
+import { figure } from '../figure/figure';
+import { lineGrams } from '../recipe/lineGrams';
+import type { Formulation } from '../recipe/recipe';
+import type { Base } from '../shelf/base';
+import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
+import { lookAfter, type LineDepth } from './looks';
+import { goodsLineWords } from './plan';
+import type { PlannedGoods, PlannedPass } from './planTypes';
+
+/** Undyed goods of a base without a color of its own. */
+const ECRU = '#efe9dc';
+
+/** The goods of a plan, line by line, and how each looks after every pass. */
+export function plannedGoods(
+  { recipe, dyes }: Formulation,
+  bases: readonly Base[],
+  passes: readonly PlannedPass[],
+): PlannedGoods[] {
+  return recipe.goods.map((line, i) => {
+    const base = bases[i];
+    const ground = line.dyedOverHex ?? base?.hex ?? ECRU;
+    const looks: YarnLook[] = [plainLook(ground)];
+    if (!line.catchUp)
+      recipe.passes.forEach((pass, p) => {
+        const planned = passes[p];
+        const before = looks.at(-1) ?? plainLook(ground);
+        looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
+      });
+    return {
+      lineId: line.id,
+      baseName: base?.name ?? '',
+      form: line.form ?? base?.form ?? 'skein',
+      count: line.count,
+      grams: figure(lineGrams(line), 'g', goodsLineWords(line)),
+      catchUp: line.catchUp,
+      undyedHex: ground,
+      dyedHex: averageHex(looks.at(-1) ?? plainLook(ground)),
+      looks,
+    };
+  });
+}
+
+const depthsIn = (planned: PlannedPass): LineDepth[] =>
+  planned.pours.map(({ dyeId, sectionId, dos }) => ({ dyeId, sectionId, dosPercent: dos.value }));

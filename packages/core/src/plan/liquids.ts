@@ -1,0 +1,78 @@
+import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
+import { materialOf } from '../materials/acids';
+import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
+import type { StudioWater } from '../shelf/water';
+
+/** What decides the pH of a liquid, and how much of it there is. */
+export interface Bath {
+  ml: number;
+  alkalinityMeq: number;
+  acids: Acids;
+}
+
+export const NO_BATH: Bath = { ml: 0, alkalinityMeq: 0, acids: {} };
+
+const bathOf = ({ ml, alkalinityMeq, acids }: Liquid): Bath => ({ ml, alkalinityMeq, acids });
+
+/** Two of them together. @param times how often the second one counts; −1 takes it away */
+export function together(one: Bath, other: Bath, times = 1): Bath {
+  const acids: Partial<Record<AcidSubstance, number>> = { ...one.acids };
+  for (const name of Object.keys(other.acids) as AcidSubstance[])
+    acids[name] = Math.max(0, (acids[name] ?? 0) + times * (other.acids[name] ?? 0));
+  return {
+    ml: one.ml + times * other.ml,
+    alkalinityMeq: one.alkalinityMeq + times * other.alkalinityMeq,
+    acids,
+  };
+}
+
+/** Vessels whose liquid has not come to the dyeing yet. */
+const BESIDE: readonly Vessel['role'][] = ['working dilution', 'soak', 'jar'];
+
+/** What an act brought to the goods and their vessels: the difference of all liquids around it. */
+export function brought(before: State, after: State): Bath {
+  let sum = NO_BATH;
+  for (const [id, vessel] of after.vessels) {
+    const was = before.vessels.get(id);
+    if (vessel.liquid === was?.liquid || BESIDE.includes(vessel.role)) continue;
+    sum = together(together(sum, bathOf(vessel.liquid)), was ? bathOf(was.liquid) : NO_BATH, -1);
+  }
+  for (const [id, piece] of after.pieces) {
+    const was = before.pieces.get(id);
+    if (piece.held === was?.held) continue;
+    sum = together(together(sum, bathOf(piece.held)), was ? bathOf(was.held) : NO_BATH, -1);
+  }
+  return sum;
+}
+
+/** Pieces that lie in a vessel or above its liquid. */
+export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
+  [...pieces.values()].filter(({ at }) => at.some((there) => there.vessel === vessel));
+
+/** The liquid of a vessel with what the goods above it hold. */
+export function around(state: State, vessel: string): Bath {
+  const there = state.vessels.get(vessel);
+  return piecesAt(state, vessel).reduce(
+    (sum, { held }) => together(sum, bathOf(held)),
+    there ? bathOf(there.liquid) : NO_BATH,
+  );
+}
+
+/** All pure acid in a bath, g. */
+export const acidGrams = ({ acids }: Bath): number =>
+  Object.values(acids).reduce((sum, grams) => sum + grams, 0);
+
+/** Its acids as the bottles they may come from. */
+export const acidsIn = ({ acids }: Bath): AcidsInBath =>
+  (Object.keys(acids) as AcidSubstance[]).flatMap((name) =>
+    (acids[name] ?? 0) > 0 ? [{ material: materialOf(name), pureGrams: acids[name] ?? 0 }] : [],
+  );
+
+/** Its liters; never none, so that a bath of nothing has figures. */
+export const litersOf = ({ ml }: Bath): number => Math.max(1, ml) / 1000;
+
+/** The water of the studio as it is in this bath: acid from a bottle brings no alkalinity. */
+export const waterOf = ({ ml, alkalinityMeq }: Bath, water: StudioWater): StudioWater =>
+  ml > 0
+    ? { ...water, alkalinityMgPerL: Math.max(0, (1000 * MG_CACO3_PER_MEQ * alkalinityMeq) / ml) }
+    : water;

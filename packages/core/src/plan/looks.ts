@@ -1,0 +1,48 @@
+import type { DrawnDye } from '../color/drawnColor';
+import { methodFacts } from '../method';
+import type { Arrangement, Pass } from '../recipe/recipe';
+import type { Dye } from '../shelf/dye';
+import type { YarnLook } from '../skein/yarnLook';
+
+/** How tonal each way of laying the goods comes out, for drawing only. */
+const ARRANGED: Record<Arrangement['kind'], number> = {
+  open: 0,
+  twisted: 0.22,
+  'twisted tight': 0.45,
+  knotted: 0.4,
+  'laid flat': 0.05,
+  'tied sections': 0.35,
+};
+
+/** Dye of one line of a pass: what it comes to on the goods it is for, and the section those are. */
+export interface LineDepth {
+  dyeId: string;
+  sectionId: string | null;
+  dosPercent: number;
+}
+
+/** The goods after one more pass. An estimate for drawing: where color goes, and how level. */
+export function lookAfter(
+  look: YarnLook,
+  pass: Pass,
+  depths: readonly LineDepth[],
+  dyes: readonly Dye[],
+): YarnLook {
+  const drawn = (placeId: string | null): DrawnDye[] =>
+    depths
+      .filter((line) => placeId === null || line.sectionId === placeId)
+      .flatMap(({ dyeId, dosPercent }) => {
+        const dye = dyes.find((candidate) => candidate.id === dyeId);
+        return dye ? [{ swatchHex: dye.swatchHex, swatchDosPercent: dye.swatchDosPercent, dosPercent }] : [];
+      });
+  const uneven = (extra: number): number =>
+    Math.min(
+      1,
+      Math.max(look.unevenness * 0.8, 0.12) +
+        extra +
+        ARRANGED[pass.arrangement.kind] +
+        (pass.goodsGoIn === 'dry' ? 0.15 : 0) +
+        (pass.acids.some((dose) => dose.when === 'soak') ? 0.1 : 0),
+    );
+  return methodFacts(pass.method.kind).look(pass.method, look, { drawn, uneven });
+}

@@ -1,0 +1,192 @@
+import { equalEquivalents } from '../acid/acidDose';
+import { acidGramsForPh, alkalinityMolar, expectedPh, type GoodsInBath } from '../acid/expectedPh';
+import { figure, type Figure } from '../figure/figure';
+import { plainNumber } from '../figure/plainNumber';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
+import { acidLine } from '../method/bath';
+import type { Formulation } from '../recipe/recipe';
+import { formatAmount } from '../units/formatQuantity';
+import { goodsInBath } from './goodsInBath';
+import { acidGrams, acidsIn, brought, litersOf, NO_BATH, together, waterOf, type Bath } from './liquids';
+import type { PlannedAcid, PlannedPass } from './planTypes';
+import type { ResolvedAcid } from './sceneOf';
+import type { ToldPass } from './story';
+import type { Told } from './tell';
+
+const HANDBOOK = 'molar masses: CRC Handbook of Chemistry and Physics';
+
+/** The liquids that the acid of a pass is asked of. */
+export interface PassLiquids {
+  /** The finished bath, mL. */
+  bath: Figure;
+  /** The same before goods bring theirs. */
+  bathOnly: Bath;
+  /** With the goods in it, and what they bring. */
+  inBath: Bath;
+}
+
+/** A dose with the act that puts it in, the first where there are several. */
+interface Put {
+  resolved: ResolvedAcid;
+  line: Told;
+  brought: Bath;
+}
+
+/**
+ * Every acid dose of a pass in the order of its list, what powder is cut with last; each with the pH it brings the bath
+ * to together with those that went in before it.
+ */
+export function readAcids(
+  { acids, pass, kept, goodsGrams }: ToldPass,
+  lines: readonly Told[],
+  { bath, bathOnly, inBath }: PassLiquids,
+  formulation: Formulation,
+): Pick<PlannedPass, 'acids' | 'bathAcid'> {
+  const goods = goodsInBath(formulation, pass);
+  const puts = acids.flatMap((resolved): Put[] => {
+    const mine = lines.filter(({ act }) => act.kind === 'put' && act.line === acidLine(resolved.nth));
+    const [line] = mine;
+    // A dose that no step of an own way puts in is left out.
+    if (!line) return [];
+    // Acid of the soak comes along with the goods, as much of it as they hold.
+    const counted = resolved.when === 'soak' ? [] : mine;
+    return [
+      {
+        resolved,
+        line,
+        brought: counted.reduce((sum, { before, after }) => together(sum, brought(before, after)), NO_BATH),
+      },
+    ];
+  });
+  const inOrder = puts.toSorted((a, b) => at(lines, a) - at(lines, b));
+  const planned = inOrder.map((put, i): PlannedAcid => {
+    const later = inOrder.slice(i + 1).map((one) => one.brought);
+    const without = (all: Bath): Bath => later.reduce((sum, one) => sub(sum, one), all);
+    return planAcid(put, without(inBath), without(bathOnly), { bath, goods, goodsGrams }, formulation);
+  });
+  const all = acidGrams(inBath);
+  const poured = (kept ? acidGrams(kept) : 0) + inOrder.reduce((sum, put) => sum + acidGrams(put.brought), 0);
+  // Goods that come out of an acid bath bring acid along even where none is poured.
+  const grams = poured > 0 ? poured : all;
+  return {
+    acids: puts.flatMap((put) => planned[inOrder.indexOf(put)] ?? []),
+    bathAcid:
+      all <= 0
+        ? null
+        : {
+            gPerL: figure(
+              (1000 * grams) / Math.max(1, bath.value),
+              'g/L',
+              `${formatAmount(grams, 'g')} of acid ÷ ${formatAmount(bath.value, 'mL')}`,
+            ),
+            pH: planned.at(-1)?.pH ?? phOf(inBath, goods, formulation).pH,
+          },
+  };
+}
+
+const at = (lines: readonly Told[], { line }: Put): number => lines.indexOf(line);
+
+/** A bath without what a later dose brings; its volume stays, as it was decided for all of them. */
+const sub = (all: Bath, later: Bath): Bath => ({
+  ...together(all, later, -1),
+  ml: all.ml,
+  alkalinityMeq: all.alkalinityMeq,
+});
+
+/** pH asked of a bath with goods in it. */
+const phOf = (bath: Bath, goods: readonly GoodsInBath[], { water }: Formulation) =>
+  expectedPh(acidsIn(bath), litersOf(bath), goods, waterOf(bath, water));
+
+function planAcid(
+  { resolved, line }: Put,
+  inBath: Bath,
+  bathOnly: Bath,
+  { bath, goods, goodsGrams }: { bath: Figure; goods: readonly GoodsInBath[]; goodsGrams: number },
+  formulation: Formulation,
+): PlannedAcid {
+  const { dose, amounts: all, when } = resolved;
+  const facts = ACIDS[dose.material];
+  const other = facts.besides;
+  const bathMl = when === 'soak' ? 1000 * resolved.liters : bath.value;
+  const liters = formatAmount(bathMl, 'mL');
+  const pure = formatAmount(all.pureGrams, 'g');
+  const stated =
+    dose.basis === 'gPerL'
+      ? `${plainNumber(dose.value)} g/L × ${formatAmount(1000 * resolved.liters, 'mL')}`
+      : dose.basis === 'percentOfGoods'
+        ? `${plainNumber(dose.value)} % × ${formatAmount(goodsGrams, 'g')}`
+        : `${plainNumber(dose.value)} ${facts.unit} × ${plainNumber(dose.strengthPercent)} %`;
+  const with_ = phOf(inBath, goods, formulation);
+  const before = phOf(bathOnly, [], formulation);
+  const alone =
+    acidsIn(inBath).length === 1 && when !== 'soak' && Math.abs(acidGrams(inBath) - all.pureGrams) < 1e-9
+      ? with_.pH
+      : expectedPh(
+          [{ material: dose.material, pureGrams: all.pureGrams }],
+          litersOf(inBath),
+          goods,
+          waterOf(inBath, formulation.water),
+        ).pH;
+  const samePh = insteadGrams(dose.material, all.amount, alone, inBath, goods, formulation);
+  const otherAmount = (100 * samePh.value) / ACIDS[other].usualStrength;
+  return {
+    nth: resolved.nth,
+    material: dose.material,
+    label: facts.label,
+    strengthPercent: dose.strengthPercent,
+    when: dose.when,
+    actId: line.id,
+    amount: figure(
+      all.amount,
+      all.unit,
+      `100 × ${pure} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
+    ),
+    pureGrams: figure(all.pureGrams, 'g', `${stated} = ${pure} ${facts.acid}`),
+    gPerL: figure((1000 * all.pureGrams) / Math.max(1, bathMl), 'g/L', `${pure} ÷ ${liters}`),
+    percentOfGoods: figure(all.percentOfGoods, '%', `100 × ${pure} ÷ ${formatAmount(goodsGrams, 'g')}`),
+    pH: with_.pH,
+    phBeforeGoods: before.beforeGoods,
+    instead: {
+      label: ACIDS[other].short,
+      samePh: goesIn(other, otherAmount, litersOf(inBath))
+        ? figure(otherAmount, ACIDS[other].unit, samePh.because, samePh.sureness, samePh.source)
+        : null,
+      sameProtons: figure(
+        equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength),
+        ACIDS[other].unit,
+        `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
+        'exact',
+        HANDBOOK,
+      ),
+    },
+  };
+}
+
+/**
+ * The other acid for the same pH. A liquid acid stands in for as much tap water, and brings none of its alkalinity.
+ * @param amount of the acid it stands for, mL or g
+ */
+function insteadGrams(
+  material: AcidMaterial,
+  amount: number,
+  alone: Figure,
+  inBath: Bath,
+  goods: readonly GoodsInBath[],
+  { water }: Formulation,
+): Figure {
+  const other = ACIDS[material].besides;
+  const meqPerMl = alkalinityMolar(water.alkalinityMgPerL);
+  const meq = inBath.alkalinityMeq + (ACIDS[material].unit === 'mL' ? amount * meqPerMl : 0);
+  const grams = (otherMl: number): Figure => {
+    const bath = { ...inBath, alkalinityMeq: Math.max(0, meq - otherMl * meqPerMl) };
+    return acidGramsForPh(other, alone, litersOf(bath), goods, waterOf(bath, water));
+  };
+  const first = grams(0);
+  if (ACIDS[other].unit === 'g') return first;
+  const asMl = ({ value }: Figure): number => Math.min(inBath.ml, (100 * value) / ACIDS[other].usualStrength);
+  return grams(asMl(grams(asMl(first))));
+}
+
+/** Whether a bath can hold so much of an acid: a liquid is a part of the bath, crystals must dissolve in it. */
+const goesIn = (material: AcidMaterial, amount: number, liters: number): boolean =>
+  ACIDS[material].unit === 'mL' ? amount <= 1000 * liters : amount <= ACIDS[material].mostGPerL * liters;

@@ -1,0 +1,269 @@
+import { dyeableShare } from '../amounts/dyeableShare';
+import type { Figure } from '../figure/figure';
+import { keepsBath, methodFacts, passShare, type PassMethod } from '../method';
+import { acidsAt, toppedUp } from '../method/bath';
+import type { Written } from '../method/line';
+import { ready } from '../method/ready';
+import type { AnyScene, Scene } from '../method/scene';
+import type { VesselRole } from '../process/act';
+import { emptyState, type State } from '../process/state';
+import { lineGrams } from '../recipe/lineGrams';
+import { named } from '../recipe/materials';
+import type { Formulation, Pass } from '../recipe/recipe';
+import { fiberFacts } from '../shelf/fibers';
+import type { Base } from '../shelf/base';
+import { acidGrams, around, brought, NO_BATH, together, type Bath } from './liquids';
+import { planPour, pouredMl, type PassGoods } from './pours';
+import type { PourLine } from './planTypes';
+import {
+  bathAsDecided,
+  cutOf,
+  liquidAcidMl,
+  paintWaterMl,
+  resolveAcids,
+  sceneAcid,
+  sceneDyes,
+  sceneParts,
+  SOAK_ML_PER_GRAM,
+  topUpAcidOf,
+  type ResolvedAcid,
+} from './sceneOf';
+import { setSteps } from './setSteps';
+import { tell, type Telling, type Told } from './tell';
+import { riseOf } from './vesselHeat';
+
+/** A pass as it was told. */
+export interface ToldPass {
+  pass: Pass;
+  index: number;
+  scene: Scene<PassMethod>;
+  pours: PourLine[];
+  acids: ResolvedAcid[];
+  /** Dry goods that it reaches, g. */
+  goodsGrams: number;
+  /** The finished bath as it was decided. */
+  decided: Figure;
+  /** What a kept bath holds once the goods are out of it; nothing for any other. */
+  kept: Bath | null;
+  lines: Told[];
+  /** Everything once its acts are done, before water is topped up. */
+  end: State;
+}
+
+/** A whole recipe as it was told: its acts, and the states between them. */
+export interface Story {
+  passes: ToldPass[];
+  /** The set, and what comes after it. */
+  set: Told[];
+  lines: Told[];
+  end: State;
+}
+
+/** Tells a recipe from its goods to the drying rail: each pass with what the one before left. */
+export function tellRecipe(formulation: Formulation, bases: readonly Base[], goods: PassGoods): Story {
+  const { recipe, place, water } = formulation;
+  const roles = new Map<string, VesselRole>();
+  const telling: Telling = {
+    state: emptyState(
+      { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
+      recipe.passes.map(({ id }) => id),
+    ),
+    lines: [],
+    roles,
+    vessel: bringVessel(formulation),
+    ids: new Map(),
+  };
+  tell(telling, bringGoods(formulation, bases));
+  const felts = bases.some(
+    (base) => !base.superwash && base.fibers.some(({ fiber }) => fiberFacts(fiber).felts),
+  );
+  const passes: ToldPass[] = [];
+  recipe.passes.forEach((pass, index) => {
+    passes.push(tellPass({ pass, index, formulation, goods, telling, felts, before: passes.at(-1) }));
+  });
+  const last = passes.at(-1);
+  const set = last
+    ? tell(
+        telling,
+        setSteps({
+          set: recipe.set,
+          scene: { ...last.scene, leaves: methodFacts(last.pass.method.kind).leaves },
+          owed: last.scene.waitsForSet
+            ? { warm: acidsAt(last.scene, ['warm']), last: acidsAt(last.scene, ['last']) }
+            : { warm: [], last: [] },
+          catchUp: recipe.goods.filter((line) => line.catchUp).map((line) => line.id),
+        }),
+      )
+    : [];
+  return { passes, set, lines: telling.lines, end: telling.state };
+}
+
+interface PassInputs {
+  pass: Pass;
+  index: number;
+  formulation: Formulation;
+  goods: PassGoods;
+  telling: Telling;
+  felts: boolean;
+  before: ToldPass | undefined;
+}
+
+function tellPass({ pass, index, formulation, goods, telling, felts, before }: PassInputs): ToldPass {
+  const { recipe, place } = formulation;
+  const way = methodFacts(pass.method.kind);
+  const reached = passShare(pass.method);
+  const goodsGrams = goods.wogGrams * reached;
+  const pours = pass.dyes.map((line, d) =>
+    planPour(pass, line, `recipe.passes.${index}.dyes.${d}`, formulation, goods, reached),
+  );
+  const from = telling.lines.length;
+  const soaks = index === 0 && pass.goodsGoIn === 'wet' && recipe.wettingMinutes > 0;
+  const soakMl = SOAK_ML_PER_GRAM * goods.wogGrams;
+  const last = index === recipe.passes.length - 1;
+  const vessel = before && keepsBath(pass) ? before.scene.vessel : way.needs;
+  if (!telling.roles.has(vessel)) telling.roles.set(vessel, way.needs);
+  const soakAcids = resolveAcids(pass, soaks, { bathMl: 0, soakMl, goodsGrams }, (when) => when === 'soak');
+  const plain: AnyScene & { settings: PassMethod } = {
+    settings: pass.method,
+    pass: pass.id,
+    index,
+    vessel,
+    roles: telling.roles,
+    dyes: sceneDyes(pours),
+    acids: soakAcids.map(sceneAcid),
+    parts: sceneParts(pass.method, pours, goods.wogGrams),
+    fillTo: null,
+    paintWaterMl: 0,
+    lies: pass.arrangement,
+    wet: index > 0 || soaks,
+    soak: soaks ? { minutes: recipe.wettingMinutes, ml: soakMl, leaves: way.soaked } : null,
+    leaves: before ? methodFacts(before.pass.method.kind).leaves : 'squeezed',
+    heat: pass.heat,
+    waitsForSet: last && pass.heat === null,
+    topUpMl: pass.topUpMl,
+    topUpAcid: null,
+    tapC: place.tapC,
+    felts,
+    rise: (state, of, toC, ramp) => riseOf(formulation, state, of, toC, ramp),
+  };
+  tell(telling, ready(plain));
+  const kept = keepsBath(pass) ? around(withoutGoods(telling.state), vessel) : null;
+  const painted = plain.parts.filter(({ id }) => plain.dyes.some(({ placeId }) => placeId === id));
+  const decided = bathAsDecided(pass, {
+    thereMl: kept?.ml ?? null,
+    pours,
+    goodsGrams,
+    paintedGrams:
+      plain.parts.length === 0
+        ? goodsGrams
+        : goods.wogGrams * painted.reduce((sum, part) => sum + part.to - part.from, 0),
+    soaks,
+  });
+  const acids = [
+    ...resolveAcids(pass, soaks, { bathMl: decided.value, soakMl, goodsGrams }, (when) => when !== 'soak'),
+    ...cutOf(pours, decided.value, goodsGrams),
+  ];
+  const poured = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
+  const gPerL =
+    (1000 * ((kept ? acidGrams(kept) : 0) + acids.reduce((sum, { amounts }) => sum + amounts.pureGrams, 0))) /
+    Math.max(1, decided.value);
+  const scene: Scene<PassMethod> = {
+    ...plain,
+    acids: [...soakAcids, ...acids].map(sceneAcid),
+    fillTo:
+      kept || way.liquid === 'paint' || way.liquid === 'ice'
+        ? null
+        : { ml: decided.value, besideMl: poured + liquidAcidMl(acids) },
+    paintWaterMl: paintWaterMl(pass.method, decided.value, plain.parts, pours, acids),
+    topUpAcid: topUpAcidOf(pass, gPerL),
+  };
+  tell(telling, way.acts(scene));
+  const end = telling.state;
+  if (!last) tell(telling, toppedUp(scene));
+  return {
+    pass,
+    index,
+    scene,
+    pours,
+    acids: [...soakAcids, ...acids],
+    goodsGrams,
+    decided,
+    kept,
+    lines: telling.lines.slice(from),
+    end,
+  };
+}
+
+/** The state as if no goods hung over any liquid: what they hold is theirs. */
+const withoutGoods = (state: State): State => ({ ...state, pieces: new Map() });
+
+/** What the acts of a pass brought to the goods and their vessels; top-ups and what was soaked up before are none of it. */
+export function broughtBy(lines: readonly Told[], isCounted: (line: Told) => boolean = () => true): Bath {
+  return lines
+    .filter(isBringing)
+    .filter(isCounted)
+    .reduce((sum, { before, after }) => together(sum, brought(before, after)), NO_BATH);
+}
+
+/** Whether an act brings liquid to the dyeing: water, stock, acid, or ice that melts. */
+function isBringing({ act }: Told): boolean {
+  if (act.purpose === 'soak' || act.purpose === 'top up' || act.purpose === 'dilution') return false;
+  if (act.kind === 'move') return act.holds !== null;
+  return act.kind === 'run' || act.kind === 'put' || (act.kind === 'stand' && act.purpose === 'melt');
+}
+
+function bringGoods({ recipe }: Formulation, bases: readonly Base[]): Written[] {
+  return recipe.goods.map((line, i) => {
+    const base = bases[i] ?? named<Base>([], line.baseId, 'recipe.goods', 'yarn base');
+    return {
+      id: `bring.goods.${line.id}`,
+      quiet: true,
+      act: {
+        kind: 'bring',
+        pass: null,
+        line: line.id,
+        purpose: line.catchUp ? 'catch up' : null,
+        thing: {
+          kind: 'goods',
+          name: base.name,
+          baseId: base.id,
+          form: line.form ?? base.form,
+          count: line.count,
+          grams: lineGrams(line),
+          dyeableShare: dyeableShare(base.fibers),
+          catchUp: line.catchUp,
+          from: null,
+        },
+      },
+    };
+  });
+}
+
+/** Vessels that goods are dyed in: the first of them is the one on the shelf that was chosen. */
+const MAIN: readonly VesselRole[] = ['pot', 'pan', 'tray', 'wrap'];
+
+function bringVessel({ pot }: Formulation): Telling['vessel'] {
+  let main: string | null = null;
+  return (id, role) => {
+    if (main === null && MAIN.includes(role)) main = id;
+    const known = id === main ? pot : null;
+    return {
+      id: `bring.vessel.${id}`,
+      quiet: true,
+      act: {
+        kind: 'bring',
+        pass: null,
+        line: null,
+        purpose: null,
+        thing: {
+          kind: 'vessel',
+          vessel: id,
+          role,
+          name: known?.name ?? '',
+          shelfId: known?.id ?? null,
+          capacityMl: known?.capacityMl ?? null,
+        },
+      },
+    };
+  };
+}

@@ -1,0 +1,56 @@
+import { lineOf, type Line, type WayStep, type Written } from '../method/line';
+import type { Act, VesselRole } from '../process/act';
+import { apply } from '../process/apply';
+import type { Impossible } from '../process/impossible';
+import type { State } from '../process/state';
+
+/** A line of a plan with the states around it. */
+export interface Told extends Line {
+  before: State;
+  after: State;
+  impossible: Impossible | null;
+}
+
+/** A plan as it is being written down: each step becomes acts once its turn comes, each act is done at once. */
+export interface Telling {
+  state: State;
+  lines: Told[];
+  /** What each vessel is that an act may name. */
+  roles: Map<string, VesselRole>;
+  /** A vessel as it comes in. */
+  vessel(id: string, role: VesselRole): Written;
+  /** How often each role stood in the list so far. */
+  ids: Map<string, number>;
+}
+
+/** Tells some steps, each with what is there when its turn comes. @returns the lines they became */
+export function tell(telling: Telling, steps: readonly WayStep[]): Told[] {
+  const from = telling.lines.length;
+  for (const step of steps)
+    for (const written of typeof step === 'function' ? step(telling.state) : [step]) told(telling, written);
+  return telling.lines.slice(from);
+}
+
+/** Does one act. A vessel that it is the first to name comes in before it. */
+function told(telling: Telling, written: Written): void {
+  for (const id of vesselsOf(written.act))
+    if (!telling.state.vessels.has(id)) {
+      const role = telling.roles.get(id);
+      if (role !== undefined) told(telling, telling.vessel(id, role));
+    }
+  const times = (telling.ids.get(written.id) ?? 0) + 1;
+  telling.ids.set(written.id, times);
+  const line = lineOf(times === 1 ? written : { ...written, id: `${written.id}:${times}` });
+  const before = telling.state;
+  const { state, impossible } = apply(before, line);
+  telling.state = state;
+  telling.lines.push({ ...line, before, after: state, impossible });
+}
+
+/** Vessels that an act names. */
+function vesselsOf(act: Act): string[] {
+  if (act.kind === 'bring') return [];
+  const ends = act.kind === 'put' ? [act.into] : act.kind === 'move' ? [act.from, act.to] : [];
+  const named = ends.flatMap((end) => (end && 'vessel' in end ? [end.vessel] : []));
+  return 'vessel' in act && act.vessel !== null ? [act.vessel, ...named] : named;
+}

@@ -1,0 +1,80 @@
+import { figure } from '../figure/figure';
+import { plainNumber } from '../figure/plainNumber';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
+import { minutesOf } from '../process/amountOf';
+import { formatAmount } from '../units/formatQuantity';
+import type { Plan, PlannedPass } from './planTypes';
+import type { Told } from './tell';
+
+const PRACTICE = 'common practice, no source';
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+
+/** Whether an act stands on heat. */
+const isOnHeat = ({ act }: Told): boolean => act.kind === 'heat' || (act.kind === 'hold' && act.onHeat);
+
+/** What a whole plan comes to: sums over its acts. */
+export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[]): Plan['totals'] {
+  const pours = passes.flatMap((pass) => pass.pours);
+  const waited = (line: Told): number => minutesOf(line.act) ?? 0;
+  const heated = sum(lines.filter(isOnHeat).map(waited));
+  const hands = sum(lines.map((line) => line.hands));
+  const waits = sum(lines.map(waited));
+  const priced = pours.flatMap((pour) => (pour.cost ? [pour.cost.value] : []));
+  const unsure = pours.some((pour) => pour.grams.sureness === 'estimate') ? 'estimate' : 'exact';
+  const count = passes.length;
+  return {
+    dye: figure(
+      sum(pours.map((pour) => pour.grams.value)),
+      'g',
+      `${pours.map((pour) => plainNumber(pour.grams.value)).join(' + ') || '0'} g`,
+      unsure,
+    ),
+    dos: figure(
+      sum(passes.map((pass) => pass.dosOnAllGoods.value)),
+      '%',
+      `${passes.map((pass) => plainNumber(pass.dosOnAllGoods.value)).join(' + ')} % on all the goods`,
+      unsure,
+    ),
+    water: figure(
+      sum(passes.map((pass) => pass.water.value)),
+      'mL',
+      passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + '),
+    ),
+    acids: acidTotals(lines),
+    onHeat: figure(heated, 'min', 'rise and hold of every step on heat', 'estimate', PRACTICE),
+    handsOn: figure(
+      hands,
+      'min',
+      `usual hands-on minutes of ${lines.filter(({ quiet }) => !quiet).length} steps`,
+      'estimate',
+      PRACTICE,
+    ),
+    elapsed: figure(
+      waits + hands,
+      'min',
+      `${waits.toFixed(0)} min of waits + ${hands.toFixed(0)} min of hands, ${count} ${count === 1 ? 'pass' : 'passes'}`,
+      'estimate',
+      PRACTICE,
+    ),
+    cost:
+      priced.length === pours.length && pours.length > 0
+        ? figure(sum(priced), 'cents', 'dye powder of every line, at the price of its jar', unsure)
+        : null,
+  };
+}
+
+/** Acid to have at hand, each kind by itself, for top-ups too. */
+function acidTotals(lines: readonly Told[]): Plan['totals']['acids'] {
+  const doses = new Map<AcidMaterial, number[]>();
+  for (const { act } of lines)
+    if (act.kind === 'put' && act.material.kind === 'acid' && act.amount !== null)
+      doses.set(act.material.acid, [...(doses.get(act.material.acid) ?? []), act.amount]);
+  return [...doses].map(([material, amounts]) => {
+    const { label, unit } = ACIDS[material];
+    return {
+      label,
+      amount: figure(sum(amounts), unit, amounts.map((one) => formatAmount(one, unit)).join(' + ')),
+    };
+  });
+}

@@ -1,0 +1,48 @@
+import { figure, type Figure } from '../figure/figure';
+import { riseFigure } from '../heat/planHeat';
+import type { State } from '../process/state';
+import type { Formulation } from '../recipe/recipe';
+import { around, piecesAt } from './liquids';
+
+/** What is to be heated in a vessel: its liquid, what the goods hold, the goods themselves, and how warm they are. */
+export interface VesselHeat {
+  waterMl: number;
+  fiberGrams: number;
+  celsius: number;
+}
+
+/** What stands in a vessel to be heated. */
+export function vesselHeat(state: State, vessel: string): VesselHeat {
+  const goods = piecesAt(state, vessel);
+  const liquid = state.vessels.get(vessel)?.liquid;
+  const held = goods.find((piece) => piece.held.ml > 0)?.held;
+  return {
+    waterMl: around(state, vessel).ml,
+    fiberGrams: goods.reduce((sum, piece) => sum + piece.grams, 0),
+    celsius: (liquid && liquid.ml > 0 ? liquid : (held ?? liquid))?.celsius ?? state.surroundings.roomC,
+  };
+}
+
+/** Time that the pot takes to bring a vessel’s contents to a temperature. */
+export function riseOf(
+  { pot, place }: Formulation,
+  state: State,
+  vessel: string,
+  toC: number,
+  rampCPerMin: number,
+): Figure {
+  const { waterMl, fiberGrams, celsius } = vesselHeat(state, vessel);
+  return riseFigure({ waterMl, fiberGrams, pot, roomC: place.roomC }, celsius, toC, rampCPerMin);
+}
+
+/** Several rises as one. */
+export function risesTogether(rises: readonly Figure[]): Figure {
+  const [first] = rises;
+  if (!first) return figure(0, 'min', 'as hot already', 'estimate', 'common practice, no source');
+  if (rises.length === 1) return first;
+  return {
+    ...first,
+    value: rises.reduce((sum, { value }) => sum + value, 0),
+    because: rises.map(({ because }) => because).join(', then '),
+  };
+}
