@@ -117,10 +117,15 @@ const WAYS: Way[] = [
   },
   // 2 g of powder, cut with ten times as much citric.
   { way: 'sprinkle', shows: [/^Weigh Bell Red: 2 g/, /^Citric to cut Bell Red: 20 g/] },
-  // 1.5 kg of ice; 1 g/L for 1.5 L of melt water is 1.5 g of acetic acid, 30 mL.
+  // 1.5 kg of ice and no water; vinegar at 1 g/L is a fiftieth of the whole: 1.5 L ÷ 0.98 ÷ 50.
   {
     way: 'ice or snow',
-    shows: [/^Weigh Bell Red: 2 g/, /^Melt water: 1\.5 L/, /^Acid for the melt water: 30 mL/],
+    shows: [/^Weigh Bell Red: 2 g/, /^Melt water: 1\.5 L/, /^Acid, white vinegar: 30\.6 mL/],
+  },
+  // As immersion, step by step.
+  {
+    way: 'own way',
+    shows: [/^Pour Bell Red: 200 mL/, /^Bath: 6 L/, /^Acid, white vinegar: 120 mL/, /^Water to run: 5\.68 L/],
   },
   // 1 % a layer with a fifth draining: 0.8, 0.96, 1.24 %.
   {

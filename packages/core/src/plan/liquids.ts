@@ -47,7 +47,7 @@ export function brought(before: State, after: State): Bath {
 
 /** Pieces that lie in a vessel or above its liquid. */
 export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
-  [...pieces.values()].filter(({ at }) => at.some((there) => there.vessel === vessel));
+  pieces.values().filter(({ at }) => at.some((there) => there.vessel === vessel));
 
 /** The liquid of a vessel with what the goods above it hold. */
 export function around(state: State, vessel: string): Bath {

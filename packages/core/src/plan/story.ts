@@ -195,7 +195,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
 }
 
 /** The state as if no goods hung over any liquid: what they hold is theirs. */
-const withoutGoods = (state: State): State => ({ ...state, pieces: new Map() });
+const withoutGoods = (state: State): State => ({ ...state, pieces: emptyState().pieces });
 
 /** What the acts of a pass brought to the goods and their vessels; top-ups and what was soaked up before are none of it. */
 export function broughtBy(lines: readonly Told[], isCounted: (line: Told) => boolean = () => true): Bath {

@@ -6,7 +6,7 @@ import { ordered } from './enter';
 import { CannotBe, type Impossible } from './impossible';
 import { dry, handle, lift, place, rinse, split, wring } from './lay';
 import { move, put, run } from './pour';
-import type { ListedAct, State } from './state';
+import type { ListedAct, State, Vessel } from './state';
 import { cool, heat, hold, look, stand } from './time';
 import { everything, piecesOr } from './whichGoods';
 
@@ -48,38 +48,33 @@ export function apply(state: State, { id, act }: ListedAct): Applied {
   }
 }
 
-/** Vessels an act is done in, and those its goods lie in when it begins. */
-function vesselsOf(state: State, act: Act): Set<string> {
-  const ends = [
-    'vessel' in act ? act.vessel : null,
-    ...(act.kind === 'put' ? [act.into] : act.kind === 'move' ? [act.from, act.to] : []).map((end) =>
-      end && 'vessel' in end ? end.vessel : null,
-    ),
-  ];
-  const named = ends.filter((id) => id !== null);
-  return new Set('goods' in act || named.length === 0 ? [...named, ...whereLies(state, act)] : named);
-}
-
-/** Where the goods of an act lie; those of every piece when it names none. */
-function whereLies(state: State, act: Act): string[] {
-  if (act.kind === 'bring') return [];
-  return piecesOr(state, 'goods' in act ? act.goods : [], everything).flatMap(([, { at }]) =>
-    at.map(({ vessel }) => vessel),
-  );
+/** Vessels an act is done in, and those its goods lie in when it begins; each once. */
+function vesselsOf(state: State, act: Act): string[] {
+  const ids: string[] = [];
+  const add = (id: string): void => {
+    if (!ids.includes(id)) ids.push(id);
+  };
+  if ('vessel' in act && act.vessel !== null) add(act.vessel);
+  if (act.kind === 'put' && 'vessel' in act.into) add(act.into.vessel);
+  if (act.kind === 'move' && 'vessel' in act.from) add(act.from.vessel);
+  if (act.kind === 'move' && act.to && 'vessel' in act.to) add(act.to.vessel);
+  if (act.kind !== 'bring' && ('goods' in act || ids.length === 0))
+    for (const [, { at }] of piecesOr(state, 'goods' in act ? act.goods : [], everything))
+      for (const { vessel } of at) add(vessel);
+  return ids;
 }
 
 /** An act begins when its vessels, its goods and the dyer are free; a wait keeps the vessel, not the dyer. */
 function timed(before: State, after: State, act: Act): State {
   const ids = vesselsOf(before, act);
-  const begins = [...ids].reduce(
-    (latest, id) => Math.max(latest, before.vessels.get(id)?.clock ?? 0),
-    before.handsFree,
-  );
+  let begins = before.handsFree;
+  for (const id of ids) begins = Math.max(begins, before.vessels.get(id)?.clock ?? 0);
   const ends = begins + (minutesOf(act) ?? 0);
-  const changed = [...ids].flatMap((id) => {
+  const changed: [string, Vessel][] = [];
+  for (const id of ids) {
     const vessel = after.vessels.get(id);
-    return vessel && vessel.clock !== ends ? [[id, { ...vessel, clock: ends }] as const] : [];
-  });
-  if (changed.length === 0 && begins === after.handsFree) return after;
-  return { ...withVessels(after, changed), handsFree: begins };
+    if (vessel && vessel.clock !== ends) changed.push([id, { ...vessel, clock: ends }]);
+  }
+  const timedAll = changed.length === 0 ? after : withVessels(after, changed);
+  return begins === timedAll.handsFree ? timedAll : { ...timedAll, handsFree: begins };
 }

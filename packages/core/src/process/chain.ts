@@ -13,3 +13,15 @@ export function listed<T>(chain: Chain<T>): T[] {
 
 /** A chain of these, oldest first. */
 export const chainOf = <T>(items: readonly T[]): Chain<T> => items.reduce<Chain<T>>(added, null);
+
+/** A chain cut below the oldest item that is meant: what lies above the cut, oldest first, and what lies below it. */
+export function sinceFirst<T>(
+  chain: Chain<T>,
+  isMeant: (item: T) => boolean,
+): { recent: T[]; rest: Chain<T> } {
+  let rest = chain;
+  for (let link = chain; link !== null; link = link.rest) if (isMeant(link.item)) rest = link.rest;
+  const recent: T[] = [];
+  for (let link = chain; link !== null && link !== rest; link = link.rest) recent.push(link.item);
+  return { recent: recent.reverse(), rest };
+}

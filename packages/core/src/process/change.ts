@@ -4,19 +4,19 @@ import type { Liquid, Piece, Received, State, Vessel } from './state';
 /** The state with some vessels changed. */
 export const withVessels = (state: State, changed: Iterable<readonly [string, Vessel]>): State => ({
   ...state,
-  vessels: new Map([...state.vessels, ...changed]),
+  vessels: state.vessels.with(changed),
 });
 
 /** The state with some pieces changed. */
 export const withPieces = (state: State, changed: Iterable<readonly [string, Piece]>): State => ({
   ...state,
-  pieces: new Map([...state.pieces, ...changed]),
+  pieces: state.pieces.with(changed),
 });
 
 /** The state with other lists of what some pieces got. */
 export const withReceived = (state: State, changed: Iterable<readonly [string, Chain<Received>]>): State => ({
   ...state,
-  received: new Map([...state.received, ...changed]),
+  received: state.received.with(changed),
 });
 
 /** The state with another liquid in one vessel; what was read there before holds no more. */

@@ -22,10 +22,10 @@ export function receivedBy(state: State, line?: string): Got[] {
   return goodsOf(after, line).flatMap(([id]) => gotBy(after, id).filter(({ counts }) => counts));
 }
 
-const goodsOf = ({ pieces }: State, line?: string): [string, Piece][] =>
-  [...pieces].filter(([id, piece]) =>
-    line === undefined ? !piece.catchUp : id === line || piece.line === line,
-  );
+const goodsOf = ({ pieces }: State, line?: string): (readonly [string, Piece])[] =>
+  pieces
+    .entries()
+    .filter(([id, piece]) => (line === undefined ? !piece.catchUp : id === line || piece.line === line));
 
 /** Nominal depth of each dye on some goods as a whole, % of standard strength; of one pass, or of all. */
 export function depths(

@@ -15,12 +15,13 @@ export function immersedIn(
   { pieces }: State,
   vesselId: string,
 ): { piece: string; goods: Piece; stretch: Stretch }[] {
-  return [...pieces].flatMap(([piece, goods]) =>
-    goods.at.flatMap((whereabouts) => {
+  const found: { piece: string; goods: Piece; stretch: Stretch }[] = [];
+  for (const [piece, goods] of pieces.entries())
+    for (const whereabouts of goods.at) {
       const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
-      return stretch ? [{ piece, goods, stretch }] : [];
-    }),
-  );
+      if (stretch) found.push({ piece, goods, stretch });
+    }
+  return found;
 }
 
 const same = (one: Stretch, other: Stretch): boolean =>

@@ -1,8 +1,8 @@
-import { added } from './chain';
+import { added, type Chain } from './chain';
 import { withPieces, withReceived, withVessels } from './change';
 import { claimsOn, minutesSince, WHOLE, type Claim } from './exposure';
 import { dosesOf } from './received';
-import type { Dose, Exposure, Parcel, Piece, State, Stretch } from './state';
+import type { Dose, Exposure, Parcel, Piece, Received, State, Stretch } from './state';
 
 /** Dye of which less than this would stay in a liquid goes with the rest, g: a nanogram. */
 const NOTHING_LEFT = 1e-9;
@@ -120,20 +120,27 @@ class Gifts {
 
   /** The state with every gift where it belongs. */
   given(): State {
-    const received = new Map(this.state.received);
+    const received = new Map<string, Chain<Received>>();
     for (const { takers, counts, doses } of this.gifts)
       for (const { piece, stretch, weight } of takers.claims)
         received.set(
           piece,
-          added(received.get(piece) ?? null, { doses, share: weight / takers.all, stretch, counts }),
+          added(received.get(piece) ?? this.state.received.get(piece) ?? null, {
+            doses,
+            share: weight / takers.all,
+            stretch,
+            counts,
+          }),
         );
-    return { ...this.state, received };
+    return withReceived(this.state, received);
   }
 }
 
 /** Gives the dye that waits in the liquid a piece holds to that piece. */
 export function giveHeld(state: State, isMeant: (piece: Piece) => boolean, leaves = 0): State {
-  const holding = [...state.pieces].filter(([, piece]) => piece.held.parcels.length > 0 && isMeant(piece));
+  const holding = state.pieces
+    .entries()
+    .filter(([, piece]) => piece.held.parcels.length > 0 && isMeant(piece));
   if (holding.length === 0) return state;
   const stays = ({ standardGrams }: Parcel): number =>
     standardGrams * leaves > NOTHING_LEFT ? standardGrams * leaves : 0;

@@ -132,7 +132,7 @@ export function split(state: State, { goods, count, grams, into }: ActOf<'split'
   const [has, asked] = count === null ? [piece.grams, grams ?? 0] : [piece.count, count];
   if (asked >= has || asked <= 0) throw new CannotBe({ code: 'whole line', goods: id, has, asked });
   const share = asked / has;
-  const vessels = [...state.vessels].map(([key, vessel]) => {
+  const vessels = state.vessels.entries().map(([key, vessel]) => {
     const exposure = contactsShared(vessel.exposure, id, into);
     if (exposure === vessel.exposure) return [key, vessel] as const;
     const parcels = vessel.liquid.parcels.map((parcel) => ({

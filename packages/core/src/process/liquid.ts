@@ -30,6 +30,7 @@ function mixedC(liquid: Liquid, other: Liquid, { here = 0, there = 0 }: FiberWit
 /** Dye of one addition that comes together again is one parcel again, or a list would grow with every lifting. */
 function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): readonly Parcel[] {
   if (more.length === 0) return some;
+  if (some.length === 0) return more;
   const together: Parcel[] = [];
   const known = new Map<string, number[]>();
   for (const parcel of [...some, ...more]) {
@@ -47,7 +48,9 @@ function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): read
 function acidsTogether(some: Acids, more: Acids): Acids {
   const names = Object.keys(more) as AcidSubstance[];
   if (names.length === 0) return some;
-  return names.reduce<Acids>((sum, name) => ({ ...sum, [name]: (sum[name] ?? 0) + (more[name] ?? 0) }), some);
+  const sum: Partial<Record<AcidSubstance, number>> = { ...some };
+  for (const name of names) sum[name] = (sum[name] ?? 0) + (more[name] ?? 0);
+  return sum;
 }
 
 /** A share of a liquid and what stays, everything in it in proportion; waiting dye goes along. @param share 0 to 1 */
@@ -57,12 +60,18 @@ export function divided(liquid: Liquid, share: number): { taken: Liquid; left: L
   return { taken: scaled(liquid, share), left: scaled(liquid, 1 - share) };
 }
 
+function acidsTimes(acids: Acids, factor: number): Acids {
+  const times: Partial<Record<AcidSubstance, number>> = {};
+  for (const name of Object.keys(acids) as AcidSubstance[]) times[name] = (acids[name] ?? 0) * factor;
+  return times;
+}
+
 function scaled(liquid: Liquid, factor: number): Liquid {
   return {
     ml: liquid.ml * factor,
     celsius: liquid.celsius,
     alkalinityMeq: liquid.alkalinityMeq * factor,
-    acids: Object.fromEntries(Object.entries(liquid.acids).map(([name, grams]) => [name, grams * factor])),
+    acids: acidsTimes(liquid.acids, factor),
     parcels: liquid.parcels.map((parcel) => ({
       ...parcel,
       standardGrams: parcel.standardGrams * factor,

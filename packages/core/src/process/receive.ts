@@ -15,8 +15,11 @@ export const arrived = (liquid: Liquid, since: Exposure): Liquid =>
     : { ...liquid, parcels: liquid.parcels.map((parcel) => ({ ...parcel, since })) };
 
 /** Dry goods of which at least a part lies in a vessel’s liquid, g. */
-export const fiberIn = (state: State, vesselId: string): number =>
-  immersedIn(state, vesselId).reduce((sum, { goods, stretch }) => sum + goods.grams * width(stretch), 0);
+export const fiberIn = (state: State, vesselId: string): number => {
+  let grams = 0;
+  for (const { goods, stretch } of immersedIn(state, vesselId)) grams += goods.grams * width(stretch);
+  return grams;
+};
 
 /** Liquid into a vessel. */
 export function intoVessel(state: State, vesselId: string, liquid: Liquid): State {
@@ -28,7 +31,7 @@ export function intoVessel(state: State, vesselId: string, liquid: Liquid): Stat
 }
 
 /** The goods of a place; all that are meant to be dyed when it names no piece. @throws CannotBe when there are none */
-export function goodsAt(state: State, place: Place): [string, Piece][] {
+export function goodsAt(state: State, place: Place): (readonly [string, Piece])[] {
   const found = piecesOr(state, place.piece === null ? [] : [place.piece], isMeant);
   if (found.length === 0) throw new CannotBe({ code: 'no goods there' });
   return found;

@@ -28,6 +28,15 @@ export const alone = ({ dyeId, standardGrams, act, pass, stretch, counts }: Got)
 
 /** Everything a piece got, addition by addition, oldest first. */
 export const gotBy = ({ received }: State, piece: string): Got[] =>
-  listed(received.get(piece) ?? null).flatMap(({ doses, share, stretch, counts }) =>
-    doses.map((dose) => ({ ...dose, standardGrams: dose.standardGrams * share, stretch, counts })),
-  );
+  listed(received.get(piece) ?? null).flatMap(gotIn);
+
+/** The additions of one moment, each with the part of it that is this stretch’s. */
+export const gotIn = ({ doses, share, stretch, counts }: Received): Got[] =>
+  doses.map(({ dyeId, standardGrams, act, pass }) => ({
+    dyeId,
+    standardGrams: standardGrams * share,
+    act,
+    pass,
+    stretch,
+    counts,
+  }));

@@ -2,6 +2,7 @@ import type { WeakAcidName } from '../acid/weakAcids';
 import { DEFAULT_PLACE } from '../shelf/water';
 import type { Act, ActOf, VesselRole } from './act';
 import type { Chain } from './chain';
+import { Named } from './named';
 import type { Place } from './place';
 
 /** An act of a list, with the id that everything it does is remembered by. */
@@ -137,10 +138,10 @@ export interface Surroundings {
 /** Everything there is after some acts. Never changed; an act makes another one. */
 export interface State {
   surroundings: Surroundings;
-  vessels: ReadonlyMap<string, Vessel>;
-  pieces: ReadonlyMap<string, Piece>;
+  vessels: Named<Vessel>;
+  pieces: Named<Piece>;
   /** What each piece got, by its id; a piece that got nothing is not among them. */
-  received: ReadonlyMap<string, Chain<Received>>;
+  received: Named<Chain<Received>>;
   /** What went down the drain. */
   drained: Liquid;
   /** Water that left the goods as they dried, mL. */
@@ -198,9 +199,9 @@ export const emptyState = (
   const around = { ...USUAL_SURROUNDINGS, ...surroundings };
   return {
     surroundings: around,
-    vessels: new Map(),
-    pieces: new Map(),
-    received: new Map(),
+    vessels: Named.none(),
+    pieces: Named.none(),
+    received: Named.none(),
     drained: emptyLiquid(around.tapC),
     driedMl: 0,
     passes,

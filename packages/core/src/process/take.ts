@@ -1,4 +1,4 @@
-import { chainOf, type Chain } from './chain';
+import { added, sinceFirst, type Chain } from './chain';
 import { withLiquid, withPieces, withReceived } from './change';
 import { vesselNamed } from './enter';
 import { width } from './exposure';
@@ -7,7 +7,7 @@ import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
 import type { Place } from './place';
 import { goodsAt } from './receive';
-import { alone, gotBy, type Got } from './received';
+import { alone, gotIn, type Got } from './received';
 import {
   emptyLiquid,
   NO_CONTACT,
@@ -67,10 +67,13 @@ export function fromPlace(state: State, place: Place, pass: string | null, much:
   const lists: [string, Chain<Received>][] = [];
   for (const [id, piece] of goods) {
     const { taken, left } = divided(piece.held, share * width(place));
-    const { kept, moved } = dyeLeaving(gotBy(state, id), place, pass, share);
+    const { recent, rest } = sinceFirst(state.received.get(id) ?? null, ({ doses }) =>
+      doses.some((dose) => dose.pass === pass),
+    );
+    const { kept, moved } = dyeLeaving(recent.flatMap(gotIn), place, pass, share);
     liquid = joined(joined(liquid, taken), { ...emptyLiquid(first), parcels: moved });
     changed.push([id, { ...piece, held: left }]);
-    lists.push([id, chainOf(kept.map(alone))]);
+    lists.push([id, kept.map(alone).reduce(added, rest)]);
   }
   return { state: withReceived(withPieces(state, changed), lists), liquid };
 }

@@ -2,11 +2,11 @@ import { CannotBe } from './impossible';
 import type { Piece, State } from './state';
 
 /** Pieces that an act names, by their own id or by that of their line. @throws CannotBe when there are none of a name */
-export function piecesNamed({ pieces }: State, names: readonly string[]): [string, Piece][] {
+export function piecesNamed({ pieces }: State, names: readonly string[]): (readonly [string, Piece])[] {
   for (const name of names)
-    if (![...pieces].some(([id, { line }]) => id === name || line === name))
+    if (!pieces.entries().some(([id, { line }]) => id === name || line === name))
       throw new CannotBe({ code: 'no such goods', goods: name });
-  return [...pieces].filter(([id, { line }]) => names.includes(id) || names.includes(line));
+  return pieces.entries().filter(([id, { line }]) => names.includes(id) || names.includes(line));
 }
 
 /** The pieces an act is about; those it means when it names none. @throws CannotBe */
@@ -14,8 +14,8 @@ export const piecesOr = (
   state: State,
   names: readonly string[],
   meant: (piece: Piece) => boolean,
-): [string, Piece][] =>
-  names.length > 0 ? piecesNamed(state, names) : [...state.pieces].filter(([, piece]) => meant(piece));
+): (readonly [string, Piece])[] =>
+  names.length > 0 ? piecesNamed(state, names) : state.pieces.entries().filter(([, piece]) => meant(piece));
 
 /** Goods that are dyed for their own sake, not put in to catch what is left. */
 export const isMeant = (piece: Piece): boolean => !piece.catchUp;

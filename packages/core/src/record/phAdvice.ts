@@ -6,7 +6,7 @@ import type { Pass } from '../recipe/recipe';
 import { additionsOf, liquidMl, untickedWater } from './additions';
 import type { Batch } from './batch';
 import type { CardPass } from './card';
-import { pureGramsOf } from './trueRecipe';
+import { pureGramsOf, trueBathMl } from './trueRecipe';
 import { actsDone } from './standing';
 
 /** What a measured pH means for the bath it was read in. */
@@ -35,7 +35,10 @@ function bathNow({ card, events, formulation }: Batch): BathNow | null {
   const planned = card.passes.find((candidate) => candidate.id === passId);
   if (!pass || !planned) return null;
   const mine = additions.filter((addition) => addition.pass === passId);
-  const kept = planned.keepsBath ? planned.bathMl : 0;
+  const unticked = untickedWater(card, events, passId);
+  const bathMl = planned.keepsBath
+    ? planned.bathMl + liquidMl(mine) + unticked
+    : trueBathMl(planned, mine, unticked);
   return {
     pass,
     planned,
@@ -45,7 +48,7 @@ function bathNow({ card, events, formulation }: Batch): BathNow | null {
         one.material.kind === 'acid' ? [{ material: one.material.acid, pureGrams: pureGramsOf(one) }] : [],
       ),
     ],
-    liters: Math.max(1, kept + liquidMl(mine) + untickedWater(card, events, passId)) / 1000,
+    liters: Math.max(1, bathMl) / 1000,
   };
 }
 

@@ -80,8 +80,8 @@ function truePass(
   additions: readonly PotAddition[],
   batch: Batch,
 ): Pass {
-  const liquid = liquidMl(additions) + untickedWater(batch.card, batch.events, pass.id);
-  const bathMl = planned.keepsBath ? planned.bathMl : liquid;
+  const unticked = untickedWater(batch.card, batch.events, pass.id);
+  const bathMl = trueBathMl(planned, additions, unticked);
   const { method, acids } = trueAcids(pass, additions, bathMl);
   return {
     ...pass,
@@ -90,11 +90,28 @@ function truePass(
         ? withPickUp(method, bathMl / planned.goodsGrams)
         : method,
     dyes,
-    water: planned.keepsBath ? pass.water : { basis: 'ratio', value: bathMl / planned.goodsGrams },
+    water:
+      planned.keepsBath || isIceAlone(planned, additions, unticked)
+        ? pass.water
+        : { basis: 'ratio', value: bathMl / planned.goodsGrams },
     acids,
     topUpMl: 0,
   };
 }
+
+/** Ice without any water run beside it: what melts is all the bath there is. */
+const isIceAlone = ({ kind }: CardPass, additions: readonly PotAddition[], untickedMl: number): boolean =>
+  kind === 'ice' && untickedMl === 0 && !additions.some(({ material }) => material.kind === 'water');
+
+/** The bath of a pass as it was really made, mL. @param untickedMl planned water that nobody ticked */
+export const trueBathMl = (
+  planned: CardPass,
+  additions: readonly PotAddition[],
+  untickedMl: number,
+): number =>
+  planned.keepsBath || isIceAlone(planned, additions, untickedMl)
+    ? planned.bathMl
+    : liquidMl(additions) + untickedMl;
 
 function withPickUp(method: PassMethod, pickUpMlPerG: number): PassMethod {
   return 'pickUpMlPerG' in method && pickUpMlPerG > 0.1 && pickUpMlPerG <= 6
