@@ -101,7 +101,7 @@ export function planTimes(): Measure[] {
     {
       what: 'plan of 12 passes on 4 bases with pH, heat and dilutions, median of 1,000',
       measured: median(FULL),
-      allowed: 5,
+      allowed: 3,
       unit: 'ms',
     },
   ];

@@ -2,7 +2,7 @@ import { FieldError } from '../figure/fieldError';
 import type { Fiber } from '../shelf/fibers';
 import { activityCoefficient } from './davies';
 import { bracketedRoot } from './bracketedRoot';
-import { mostMmolPerGram, shareHeld } from './fiberUptake';
+import { mostMmolPerGram, shareHeld, shareSpread } from './fiberUptake';
 import { PKW, WEAK_ACIDS, type WeakAcidName } from './weakAcids';
 
 /** Everything that decides the pH of a bath. */
@@ -25,10 +25,15 @@ export interface BathContents {
 const STRENGTH_ROUNDS = 30;
 const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
-/** Far finer than any meter, coarse enough to be quick. */
-const PH_TOLERANCE = 1e-7;
-/** Ionic strength is settled when it moves by less than this, mol/L: under a ten-thousandth of a pH unit. */
-const STRENGTH_TOLERANCE = 1e-7;
+/** Far finer than any meter. */
+const PH_TOLERANCE = 1e-10;
+/** Ionic strength is settled when it moves by less than this, mol/L. */
+const STRENGTH_TOLERANCE = 1e-10;
+/** Where the pH of a dyebath is looked for first. */
+const FIRST_GUESS = 4;
+/** Longest step that is taken at once, pH units: far off, the balance is no line. */
+const LONGEST_STEP = 1.5;
+const NEWTON_ROUNDS = 60;
 
 /** Dissociation constants, once, so that a balance needs only products of them. */
 const K = Object.fromEntries(
@@ -66,10 +71,27 @@ export function bathPh(contents: BathContents): number {
   if (!Number.isFinite(contents.strongBase))
     throw new FieldError('alkalinity', 'The strong base must be a finite number of mol/L.');
   const balance = balanceOf(contents);
+  const activities = contents.activities !== false;
+  let pH = FIRST_GUESS;
+  let one = 1;
+  // Newton’s step for the pH and a better ionic strength at once: the balance falls steadily with pH, so that both settle.
+  for (let round = 0; round < NEWTON_ROUNDS; round += 1) {
+    const at = balanceAt(balance, pH, one);
+    const step = Math.max(-LONGEST_STEP, Math.min(LONGEST_STEP, at.charge / at.slope));
+    const next = activities ? activityCoefficient(1, at.strength) : 1;
+    const settled = Math.abs(step) < PH_TOLERANCE && Math.abs(next - one) < PH_TOLERANCE;
+    pH = Math.max(LOWEST_PH, Math.min(HIGHEST_PH, pH - step));
+    one = next;
+    if (settled) return pH;
+  }
+  return bracketed(balance, activities);
+}
+
+/** The same root found slowly, for a balance that the quick way does not settle on. */
+function bracketed(balance: Balance, activities: boolean): number {
   let pH = rootAt(balance, 1);
-  if (contents.activities === false) return pH;
   let strength = 0;
-  for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
+  for (let round = 0; activities && round < STRENGTH_ROUNDS; round += 1) {
     const next = ionicStrength(balance, 10 ** -pH, activityCoefficient(1, strength));
     const settled = Math.abs(next - strength) < STRENGTH_TOLERANCE;
     strength = next;
@@ -132,6 +154,57 @@ function rootAt(balance: Balance, one: number, near?: number): number {
     if (charge(low) > 0 && charge(high) < 0) return bracketedRoot(charge, low, high, PH_TOLERANCE);
   }
   return bracketedRoot(charge, LOWEST_PH, HIGHEST_PH, PH_TOLERANCE);
+}
+
+/** The balance at a pH. */
+interface BalanceAt {
+  /** Net charge of everything in the bath, mol/L. */
+  charge: number;
+  /** How that changes with pH, mol/L; below zero. */
+  slope: number;
+  /** Ionic strength, mol/L. */
+  strength: number;
+}
+
+/** Everything that a step toward the root needs, in one go. @param one activity coefficient of a single charge */
+function balanceAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): BalanceAt {
+  const activity = 10 ** -pH;
+  const protons = activity / one;
+  const hydroxide = KW / (activity * one);
+  let charge = protons - hydroxide + strongBase;
+  let spread = protons + hydroxide;
+  let doubled = protons + hydroxide + Math.abs(strongBase);
+  if (airCo2 > 0) {
+    const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
+    charge -= bicarbonate + 2 * carbonate;
+    spread += bicarbonate + 4 * carbonate;
+    doubled += bicarbonate + 4 * carbonate;
+  }
+  for (const { name, molar } of acids) {
+    let z: number = WEAK_ACIDS[name].charge;
+    let ratio = coefficientRatio(z, one);
+    let weight = 1;
+    let total = 1;
+    let first = z;
+    let second = z * z;
+    for (const constant of K[name]) {
+      weight *= (constant / activity) * ratio;
+      z -= 1;
+      ratio /= one * one;
+      total += weight;
+      first += weight * z;
+      second += weight * z * z;
+    }
+    const mean = first / total;
+    charge += molar * mean;
+    spread += molar * (second / total - mean * mean);
+    doubled += (molar * second) / total;
+  }
+  if (fiberHolds > 0) {
+    charge += fiberHolds * shareHeld(pH);
+    spread += fiberHolds * shareSpread(pH);
+  }
+  return { charge, slope: -Math.LN10 * spread, strength: doubled / 2 };
 }
 
 /** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */

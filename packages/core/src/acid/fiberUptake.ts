@@ -24,6 +24,12 @@ export const mostMmolPerGram = (fiber: Fiber): number =>
 /** Share of that which is held at a pH, 1 to 0; never grows with pH. An estimate. */
 export const shareHeld = (pH: number): number => 1 / (1 + 10 ** (STEEPNESS * (pH - HALF_BOUND_PH)));
 
+/** How fast that share falls with pH, per unit of ln 10: its own derivative is −ln 10 times this. */
+export function shareSpread(pH: number): number {
+  const held = shareHeld(pH);
+  return STEEPNESS * held * (1 - held);
+}
+
 /**
  * Protons a mass of fiber holds at a pH. An estimate; a pH measured in the pot is worth more.
  * @param grams dry fiber, g

@@ -33,16 +33,19 @@ export type Written = Pick<Line, 'id' | 'act'> & Partial<Line>;
 /** A step of a way: an act, or acts that hang on what is there when their turn comes. */
 export type WayStep = Written | ((state: State) => readonly Written[]);
 
-/** A line in full. */
-export const lineOf = (written: Written): Line => ({
-  quiet: false,
-  tool: null,
-  madeUp: null,
-  askedGrams: null,
-  estimated: false,
-  dose: null,
-  cautions: [],
-  hands: written.quiet ? 0 : 2,
-  because: null,
-  ...written,
+/** A line in full. Written out field by field, so that every line is of one shape and quick to make. @param id its own, when its role stands twice */
+export const lineOf = (written: Written, id = written.id): Line => ({
+  id,
+  act: written.act,
+  quiet: written.quiet ?? false,
+  tool: written.tool ?? null,
+  madeUp: written.madeUp ?? null,
+  askedGrams: written.askedGrams ?? null,
+  estimated: written.estimated ?? false,
+  dose: written.dose ?? null,
+  cautions: written.cautions ?? NO_CAUTIONS,
+  hands: written.hands ?? (written.quiet ? 0 : 2),
+  because: written.because ?? null,
 });
+
+const NO_CAUTIONS: CautionName[] = [];

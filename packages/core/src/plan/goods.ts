@@ -16,16 +16,24 @@ export function plannedGoods(
   bases: readonly Base[],
   passes: readonly PlannedPass[],
 ): PlannedGoods[] {
+  // Goods of one color look alike after every pass.
+  const dyed = new Map<string, YarnLook[]>();
+  const looksOf = (ground: string): YarnLook[] => {
+    const known = dyed.get(ground);
+    if (known) return known;
+    const looks: YarnLook[] = [plainLook(ground)];
+    recipe.passes.forEach((pass, p) => {
+      const planned = passes[p];
+      const before = looks.at(-1) ?? plainLook(ground);
+      looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
+    });
+    dyed.set(ground, looks);
+    return looks;
+  };
   return recipe.goods.map((line, i) => {
     const base = bases[i];
     const ground = line.dyedOverHex ?? base?.hex ?? ECRU;
-    const looks: YarnLook[] = [plainLook(ground)];
-    if (!line.catchUp)
-      recipe.passes.forEach((pass, p) => {
-        const planned = passes[p];
-        const before = looks.at(-1) ?? plainLook(ground);
-        looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
-      });
+    const looks = line.catchUp ? [plainLook(ground)] : looksOf(ground);
     return {
       lineId: line.id,
       baseName: base?.name ?? '',

@@ -16,14 +16,19 @@ const bathOf = ({ ml, alkalinityMeq, acids }: Liquid): Bath => ({ ml, alkalinity
 
 /** Two of them together. @param times how often the second one counts; −1 takes it away */
 export function together(one: Bath, other: Bath, times = 1): Bath {
-  const acids: Partial<Record<AcidSubstance, number>> = { ...one.acids };
-  for (const name of Object.keys(other.acids) as AcidSubstance[])
-    acids[name] = Math.max(0, (acids[name] ?? 0) + times * (other.acids[name] ?? 0));
   return {
     ml: one.ml + times * other.ml,
     alkalinityMeq: one.alkalinityMeq + times * other.alkalinityMeq,
-    acids,
+    acids: acidsTogether(one.acids, other.acids, times),
   };
+}
+
+function acidsTogether(some: Acids, more: Acids, times: number): Acids {
+  const names = Object.keys(more) as AcidSubstance[];
+  if (names.length === 0) return some;
+  const acids: Partial<Record<AcidSubstance, number>> = { ...some };
+  for (const name of names) acids[name] = Math.max(0, (acids[name] ?? 0) + times * (more[name] ?? 0));
+  return acids;
 }
 
 /** Vessels whose liquid has not come to the dyeing yet. */
@@ -32,18 +37,25 @@ const BESIDE: readonly Vessel['role'][] = ['working dilution', 'soak', 'jar'];
 /** What an act brought to the goods and their vessels: the difference of all liquids around it. */
 export function brought(before: State, after: State): Bath {
   let sum = NO_BATH;
-  for (const [id, vessel] of after.vessels) {
-    const was = before.vessels.get(id);
-    if (vessel.liquid === was?.liquid || BESIDE.includes(vessel.role)) continue;
-    sum = together(together(sum, bathOf(vessel.liquid)), was ? bathOf(was.liquid) : NO_BATH, -1);
-  }
-  for (const [id, piece] of after.pieces) {
-    const was = before.pieces.get(id);
-    if (piece.held === was?.held) continue;
-    sum = together(together(sum, bathOf(piece.held)), was ? bathOf(was.held) : NO_BATH, -1);
-  }
+  const [vessels, were] = [after.vessels.values(), before.vessels.values()];
+  // Vessels and pieces keep their place in the order: what came in stands behind what was there.
+  if (vessels !== were)
+    for (let i = 0; i < vessels.length; i += 1) {
+      const [vessel, was] = [vessels[i], were[i]];
+      if (vessel && vessel.liquid !== was?.liquid && !BESIDE.includes(vessel.role))
+        sum = differing(sum, vessel.liquid, was?.liquid);
+    }
+  const [pieces, lay] = [after.pieces.values(), before.pieces.values()];
+  if (pieces !== lay)
+    for (let i = 0; i < pieces.length; i += 1) {
+      const [piece, was] = [pieces[i], lay[i]];
+      if (piece && piece.held !== was?.held) sum = differing(sum, piece.held, was?.held);
+    }
   return sum;
 }
+
+const differing = (sum: Bath, now: Liquid, was: Liquid | undefined): Bath =>
+  was ? together(together(sum, now), was, -1) : together(sum, now);
 
 /** Pieces that lie in a vessel or above its liquid. */
 export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>

@@ -40,11 +40,11 @@ function told(telling: Telling, written: Written): void {
     }
   const times = (telling.ids.get(written.id) ?? 0) + 1;
   telling.ids.set(written.id, times);
-  const line = lineOf(times === 1 ? written : { ...written, id: `${written.id}:${times}` });
+  const line = lineOf(written, times === 1 ? written.id : `${written.id}:${times}`);
   const before = telling.state;
   const { state, impossible } = apply(before, line);
   telling.state = state;
-  telling.lines.push({ ...line, before, after: state, impossible });
+  telling.lines.push(Object.assign(line, { before, after: state, impossible }));
 }
 
 /** Vessels that an act names. */

@@ -2,19 +2,22 @@ import type { Chain } from './chain';
 import type { Liquid, Piece, Received, State, Vessel } from './state';
 
 /** The state with some vessels changed. */
-export const withVessels = (state: State, changed: Iterable<readonly [string, Vessel]>): State => ({
+export const withVessels = (state: State, changed: readonly (readonly [string, Vessel])[]): State => ({
   ...state,
   vessels: state.vessels.with(changed),
 });
 
 /** The state with some pieces changed. */
-export const withPieces = (state: State, changed: Iterable<readonly [string, Piece]>): State => ({
+export const withPieces = (state: State, changed: readonly (readonly [string, Piece])[]): State => ({
   ...state,
   pieces: state.pieces.with(changed),
 });
 
 /** The state with other lists of what some pieces got. */
-export const withReceived = (state: State, changed: Iterable<readonly [string, Chain<Received>]>): State => ({
+export const withReceived = (
+  state: State,
+  changed: readonly (readonly [string, Chain<Received>])[],
+): State => ({
   ...state,
   received: state.received.with(changed),
 });

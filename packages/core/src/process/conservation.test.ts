@@ -1,3 +1,4 @@
+import { Named } from './named';
 import fc from 'fast-check';
 import {
   acid,
@@ -97,7 +98,8 @@ function comesIn(act: Act, before: State): Record<string, number> {
 
 function frozen<T>(value: T): T {
   if (value === null || typeof value !== 'object' || Object.isFrozen(value)) return value;
-  Object.freeze(value);
+  // What is held by name remembers its pairs once asked for; the things themselves never change.
+  if (!(value instanceof Named)) Object.freeze(value);
   for (const inner of value instanceof Map ? value.values() : Object.values(value)) frozen(inner);
   return value;
 }

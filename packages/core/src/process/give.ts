@@ -132,7 +132,7 @@ class Gifts {
             counts,
           }),
         );
-    return withReceived(this.state, received);
+    return withReceived(this.state, [...received]);
   }
 }
 

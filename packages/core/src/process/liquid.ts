@@ -31,16 +31,19 @@ function mixedC(liquid: Liquid, other: Liquid, { here = 0, there = 0 }: FiberWit
 function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): readonly Parcel[] {
   if (more.length === 0) return some;
   if (some.length === 0) return more;
-  const together: Parcel[] = [];
-  const known = new Map<string, number[]>();
-  for (const parcel of [...some, ...more]) {
-    const key = `${parcel.act} ${parcel.dyeId} ${parcel.pass} ${parcel.left}`;
-    const alike = known.get(key) ?? [];
-    const same = alike.find((i) => together[i]?.since === parcel.since);
-    const before = same === undefined ? undefined : together[same];
-    if (same !== undefined && before)
-      together[same] = { ...before, standardGrams: before.standardGrams + parcel.standardGrams };
-    else known.set(key, [...alike, together.push(parcel) - 1]);
+  const together = [...some];
+  for (const parcel of more) {
+    const same = together.findIndex(
+      (one) =>
+        one.act === parcel.act &&
+        one.since === parcel.since &&
+        one.dyeId === parcel.dyeId &&
+        one.pass === parcel.pass &&
+        one.left === parcel.left,
+    );
+    const before = together[same];
+    if (before) together[same] = { ...before, standardGrams: before.standardGrams + parcel.standardGrams };
+    else together.push(parcel);
   }
   return together;
 }

@@ -3,8 +3,8 @@
  * that a long list of acts on many vessels costs no copy of them all for each.
  */
 export class Named<T> implements Iterable<readonly [string, T]> {
-  /** Made when asked for. A field of this kind may be filled in a frozen state. */
-  #pairs: readonly (readonly [string, T])[] | null = null;
+  /** Made when asked for. */
+  private pairs: readonly (readonly [string, T])[] | null = null;
 
   private constructor(
     private readonly places: ReadonlyMap<string, number>,
@@ -40,8 +40,8 @@ export class Named<T> implements Iterable<readonly [string, T]> {
 
   /** All of them with their ids. */
   entries(): readonly (readonly [string, T])[] {
-    this.#pairs ??= this.ids.map((id, i) => [id, this.things[i] as T] as const);
-    return this.#pairs;
+    this.pairs ??= this.ids.map((id, i) => [id, this.things[i] as T] as const);
+    return this.pairs;
   }
 
   [Symbol.iterator](): Iterator<readonly [string, T]> {
@@ -49,22 +49,25 @@ export class Named<T> implements Iterable<readonly [string, T]> {
   }
 
   /** The same with some of them changed, or new. */
-  with(changed: Iterable<readonly [string, T]>): Named<T> {
+  with(changed: readonly (readonly [string, T])[]): Named<T> {
+    if (changed.length === 0) return this;
     const things = this.things.slice();
     let places = this.places;
     let ids = this.ids;
-    for (const [id, thing] of changed) {
-      const place = places.get(id);
+    for (let i = 0; i < changed.length; i += 1) {
+      const pair = changed[i];
+      if (pair === undefined) continue;
+      const place = places.get(pair[0]);
       if (place !== undefined) {
-        things[place] = thing;
+        things[place] = pair[1];
         continue;
       }
       if (ids === this.ids) {
         places = new Map(places);
         ids = ids.slice();
       }
-      (places as Map<string, number>).set(id, things.push(thing) - 1);
-      (ids as string[]).push(id);
+      (places as Map<string, number>).set(pair[0], things.push(pair[1]) - 1);
+      (ids as string[]).push(pair[0]);
     }
     return new Named(places, ids, things);
   }

@@ -75,6 +75,8 @@ async function allOf(storage: Storage): Promise<Batch[]> {
 const near = (a: number, b: number): boolean =>
   Math.abs(a - b) <= 1e-12 * Math.max(1, Math.abs(a), Math.abs(b));
 
+const toSeven = (pH: number): number => Number(pH.toFixed(7));
+
 /** Every figure and word of a record, by name, as the old version had it and as it reads now. */
 function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, unknown][] {
   const { batch, plan } = old;
@@ -130,7 +132,8 @@ function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, 
         'closedAt',
       ] as const
     ).map((name): [string, unknown, unknown] => [name, told[name], tells[name]]),
-    ['pH', then.bathPhNow(batch.formulation, plan, batch.entries), bathPhNow(now)],
+    // 0.1.0 solved a pH to its seventh digit.
+    ['pH', toSeven(then.bathPhNow(batch.formulation, plan, batch.entries)), toSeven(bathPhNow(now))],
     ['advice', advised?.correction?.add.value, advises?.correction?.add.value],
     ...batch.entries.map((entry, i): [string, unknown, unknown] => [
       'words',
