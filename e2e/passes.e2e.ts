@@ -144,3 +144,51 @@ test('pH curve, heat chart, and the run sheet as a PDF', async ({ page }) => {
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
   expect(pdf.length).toBeGreaterThan(10_000);
 });
+
+test('an own way is put together step by step, and its card says just that', async ({ page }) => {
+  test.setTimeout(300_000);
+  await open(page, '/colorways/new');
+  const choose = (label: string, option: string) =>
+    page.getByLabel(label, { exact: true }).first().selectOption({ label: option });
+  await choose('Base', 'Ratchet Sock');
+  await choose('Dye', 'Bell Red R1');
+  await choose('Way', 'own way');
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await choose('Step 7', 'dye');
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await expect(page.getByRole('listitem', { name: 'Step 8, hold hot' })).toBeVisible();
+  await choose('Until, step 8', 'time is up');
+  await page.getByRole('button', { name: 'Step 5 earlier' }).click();
+  await expect(page.getByRole('listitem', { name: 'Step 4, heat' })).toBeVisible();
+  // 0.5 % of 100 g is 50 mL of the 1 % jar, in two doses now.
+  await expect(figure(page, /^One dose of Bell Red: 25 mL/)).toBeVisible();
+  await choose('Step 3', 'lift out');
+  await expect(page.getByText('The goods go in at no step: give them one.').first()).toBeVisible();
+  await choose('Step 3', 'goods in');
+  await page.getByRole('button', { name: 'Add a step' }).click();
+  await page.getByRole('button', { name: 'Leave out step 9' }).click();
+  await page.getByLabel('Name of the colorway').fill('Step by step');
+  await page.getByRole('button', { name: 'Save', exact: true }).first().click();
+  await page.getByRole('button', { name: 'Begin this batch' }).click();
+  await expect(page.locator('[aria-current="step"]')).toBeVisible();
+  const said = (await page.getByRole('main').innerText()).replaceAll(/\s+/g, ' ');
+  const order = [
+    'Wet out the goods',
+    'Run water into the pot',
+    'Pour Bell Red 1 %',
+    'Lift the goods in',
+    'Heat slowly to 82',
+    'Add white vinegar to the bath',
+    'Hold at 82 °C until the bath clears',
+    'Pour Bell Red 1 %',
+    'Hold at 82 °C',
+    'Heat slowly to 88',
+  ];
+  let from = 0;
+  for (const title of order) {
+    const at = said.indexOf(title, from);
+    expect([title, at]).toEqual([title, expect.any(Number)]);
+    expect(at, title).toBeGreaterThanOrEqual(from);
+    from = at + title.length;
+  }
+});

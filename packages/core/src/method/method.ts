@@ -77,6 +77,8 @@ export interface Method<S extends { kind: string }> {
   dry: boolean;
   /** True when the pass can be led hot; the others stand cold until the set. */
   hot: boolean;
+  /** True when an acid dose says when it goes in; false where a step of its own does. */
+  timesAcid: boolean;
   /** How wet goods are that were soaked for it. */
   soaked: 'dripping' | 'damp';
   /** How its goods leave it. */
@@ -106,6 +108,7 @@ export interface Method<S extends { kind: string }> {
 export const USUAL_WAY = {
   dry: false,
   soaked: 'dripping',
+  timesAcid: true,
   leaves: 'squeezed',
   places: (): readonly Section[] => [],
   reach: (): number => 1,

@@ -182,6 +182,7 @@ export const ownWay: Method<Settings> = {
   },
   liquid: 'water',
   hot: false,
+  timesAcid: false,
   needs: 'pot',
   doses: (settings, lineId) => Math.max(1, dosesOf(settings, lineId)),
   acts: (scene) => [

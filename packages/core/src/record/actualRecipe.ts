@@ -14,6 +14,7 @@ import {
   type PotAddition,
 } from './additions';
 import type { Batch } from './batch';
+import { besideMeasured } from './besideMeasured';
 import { weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
 import { trueRecipe } from './trueRecipe';
@@ -98,11 +99,17 @@ function plainAmount({ unit, amount, material }: PotAddition): string {
 function bathInAll({ card, events }: Batch, additions: readonly PotAddition[]): Figure {
   const poured = liquidMl(additions);
   const missing = untickedWater(card, events);
-  return missing === 0
-    ? figure(poured, 'mL', 'everything liquid that was poured')
-    : figure(
-        poured + missing,
-        'mL',
-        `${formatAmount(poured, 'mL')} poured + ${formatAmount(missing, 'mL')} planned water, which was not ticked`,
-      );
+  const beside = card.passes
+    .filter(({ id }) => additions.some(({ pass }) => pass === id))
+    .reduce((sum, pass) => sum + besideMeasured(card, pass), 0);
+  const parts = [
+    `${formatAmount(poured, 'mL')} poured`,
+    ...(beside > 0 ? [`${formatAmount(beside, 'mL')} of melted ice or in the wet goods`] : []),
+    ...(missing > 0 ? [`${formatAmount(missing, 'mL')} planned water, which was not ticked`] : []),
+  ];
+  return figure(
+    poured + beside + missing,
+    'mL',
+    parts.length === 1 ? 'everything liquid that was poured' : parts.join(' + '),
+  );
 }

@@ -38,7 +38,7 @@ function bathNow({ card, events, formulation }: Batch): BathNow | null {
   const unticked = untickedWater(card, events, passId);
   const bathMl = planned.keepsBath
     ? planned.bathMl + liquidMl(mine) + unticked
-    : trueBathMl(planned, mine, unticked);
+    : trueBathMl(card, planned, mine, unticked);
   return {
     pass,
     planned,

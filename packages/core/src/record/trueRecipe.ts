@@ -7,7 +7,8 @@ import type { AcidDose, DyeLine, Pass, Recipe } from '../recipe/recipe';
 import { acidTotal } from './acidTotal';
 import { dyeGramsOf, liquidMl, mainJar, standardGramsOf, untickedWater, type PotAddition } from './additions';
 import type { Batch } from './batch';
-import type { CardPass } from './card';
+import { besideMeasured } from './besideMeasured';
+import type { Card, CardPass } from './card';
 import { weightOfGoods } from './cardGoods';
 
 /** The recipe as it was really dyed, pass by pass, every dye as a depth. A pass that got no dye is left out. */
@@ -81,17 +82,15 @@ function truePass(
   batch: Batch,
 ): Pass {
   const unticked = untickedWater(batch.card, batch.events, pass.id);
-  const bathMl = trueBathMl(planned, additions, unticked);
+  const bathMl = trueBathMl(batch.card, planned, additions, unticked);
   const { method, acids } = trueAcids(pass, additions, bathMl);
   return {
     ...pass,
     method:
-      methodFacts(pass.method.kind).liquid === 'paint'
-        ? withPickUp(method, bathMl / planned.goodsGrams)
-        : method,
+      methodFacts(pass.method.kind).liquid === 'paint' ? withPickUp(method, bathMl / planned.bathMl) : method,
     dyes,
     water:
-      planned.keepsBath || isIceAlone(planned, additions, unticked)
+      planned.keepsBath || besideMeasured(batch.card, planned) > 0
         ? pass.water
         : { basis: 'ratio', value: bathMl / planned.goodsGrams },
     acids,
@@ -99,24 +98,20 @@ function truePass(
   };
 }
 
-/** Ice without any water run beside it: what melts is all the bath there is. */
-const isIceAlone = ({ kind }: CardPass, additions: readonly PotAddition[], untickedMl: number): boolean =>
-  kind === 'ice' && untickedMl === 0 && !additions.some(({ material }) => material.kind === 'water');
-
 /** The bath of a pass as it was really made, mL. @param untickedMl planned water that nobody ticked */
 export const trueBathMl = (
+  card: Card,
   planned: CardPass,
   additions: readonly PotAddition[],
   untickedMl: number,
 ): number =>
-  planned.keepsBath || isIceAlone(planned, additions, untickedMl)
-    ? planned.bathMl
-    : liquidMl(additions) + untickedMl;
+  planned.keepsBath ? planned.bathMl : liquidMl(additions) + untickedMl + besideMeasured(card, planned);
 
-function withPickUp(method: PassMethod, pickUpMlPerG: number): PassMethod {
-  return 'pickUpMlPerG' in method && pickUpMlPerG > 0.1 && pickUpMlPerG <= 6
-    ? { ...method, pickUpMlPerG }
-    : method;
+/** A painting way with the pick-up that its paint really came to. @param times of the paint that was planned */
+function withPickUp(method: PassMethod, times: number): PassMethod {
+  if (!('pickUpMlPerG' in method)) return method;
+  const pickUpMlPerG = method.pickUpMlPerG * times;
+  return pickUpMlPerG > 0.1 && pickUpMlPerG <= 6 ? { ...method, pickUpMlPerG } : method;
 }
 
 /** Acid that went in, as one dose; citric that powder was cut with stays with the powder. */

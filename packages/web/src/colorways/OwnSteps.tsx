@@ -50,9 +50,9 @@ export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
           sx={{
             display: 'grid',
             gap: 0.5,
-            mb: 0.5,
+            mb: { xs: 1.5, sm: 1 },
             alignItems: 'start',
-            gridTemplateColumns: { xs: '1fr 1fr', sm: '1.2fr 1.4fr auto auto auto' },
+            gridTemplateColumns: { xs: '1fr 1fr', sm: '1.2fr 1.4fr auto' },
           }}
         >
           <Choice<OwnStepKind>
@@ -62,30 +62,32 @@ export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
             onChange={(kind) => put(at, OWN_STEP_USUAL[kind])}
           />
           <StepSetting step={step} at={at} pass={pass} shelf={shelf} onChange={(next) => put(at, next)} />
-          <Button
-            sx={{ minWidth: 44 }}
-            disabled={at === 0}
-            aria-label={`Step ${at + 1} earlier`}
-            onClick={() => swap(at - 1)}
-          >
-            ↑
-          </Button>
-          <Button
-            sx={{ minWidth: 44 }}
-            disabled={at === steps.length - 1}
-            aria-label={`Step ${at + 1} later`}
-            onClick={() => swap(at)}
-          >
-            ↓
-          </Button>
-          <Button
-            sx={{ minWidth: 44 }}
-            disabled={steps.length === 1}
-            aria-label={`Leave out step ${at + 1}`}
-            onClick={() => change((now) => now.filter((_, i) => i !== at))}
-          >
-            ✕
-          </Button>
+          <Box sx={{ display: 'flex', gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+            <Button
+              sx={{ minWidth: 44 }}
+              disabled={at === 0}
+              aria-label={`Step ${at + 1} earlier`}
+              onClick={() => swap(at - 1)}
+            >
+              ↑
+            </Button>
+            <Button
+              sx={{ minWidth: 44 }}
+              disabled={at === steps.length - 1}
+              aria-label={`Step ${at + 1} later`}
+              onClick={() => swap(at)}
+            >
+              ↓
+            </Button>
+            <Button
+              sx={{ minWidth: 44 }}
+              disabled={steps.length === 1}
+              aria-label={`Leave out step ${at + 1}`}
+              onClick={() => change((now) => now.filter((_, i) => i !== at))}
+            >
+              ✕
+            </Button>
+          </Box>
         </Box>
       ))}
       <Box component="li">

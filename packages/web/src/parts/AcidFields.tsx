@@ -45,10 +45,20 @@ export interface AcidFieldsProps {
   written?: string | undefined;
   onChange: (dose: AcidDose | null, written: string) => void;
   fallback: AcidDose;
+  /** False where something else than the dose says when it goes in. */
+  timed?: boolean;
 }
 
 /** Which acid, how much in whichever school's terms, and when. */
-export function AcidFields({ dose, restate, swap, written, onChange, fallback }: AcidFieldsProps) {
+export function AcidFields({
+  dose,
+  restate,
+  swap,
+  written,
+  onChange,
+  fallback,
+  timed = true,
+}: AcidFieldsProps) {
   const setMaterial = (material: AcidMaterial | 'none'): void => {
     if (material === 'none') return onChange(null, '');
     onChange(swap(dose ?? fallback, material), '');
@@ -58,7 +68,9 @@ export function AcidFields({ dose, restate, swap, written, onChange, fallback }:
       sx={{
         display: 'grid',
         gap: 1,
-        gridTemplateColumns: dose ? { xs: '1fr 1fr', lg: '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' } : '1fr',
+        gridTemplateColumns: dose
+          ? { xs: '1fr 1fr', lg: timed ? '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' : '1.1fr 0.75fr 0.9fr 1.2fr' }
+          : '1fr',
       }}
     >
       <Choice label="Acid" value={dose?.material ?? 'none'} options={MATERIALS} onChange={setMaterial} />
@@ -84,12 +96,14 @@ export function AcidFields({ dose, restate, swap, written, onChange, fallback }:
             options={basisOptions(dose.material)}
             onChange={(basis) => onChange({ ...dose, basis, value: restate(basis) }, '')}
           />
-          <Choice
-            label="When"
-            value={dose.when}
-            options={TIMES}
-            onChange={(when) => onChange({ ...dose, when }, written ?? '')}
-          />
+          {timed && (
+            <Choice
+              label="When"
+              value={dose.when}
+              options={TIMES}
+              onChange={(when) => onChange({ ...dose, when }, written ?? '')}
+            />
+          )}
         </>
       )}
     </Box>

@@ -1,0 +1,23 @@
+import { methodFacts } from '../method';
+import { amountOf } from '../process/amountOf';
+import { cardLines, type Card, type CardPass } from './card';
+
+/** Purposes of what is measured out but does not come to the bath of a pass. */
+const BESIDE = ['soak', 'dilution', 'top up', 'melt'];
+
+/**
+ * Liquid of a pass that nobody measures out, mL: what wet goods bring to a pan whose height decides its bath, and ice
+ * that melts. None for other ways, and none on older cards, whose bath was all measured.
+ */
+export function besideMeasured(card: Card, { id, kind, bathMl, keepsBath }: CardPass): number {
+  const { liquid } = methodFacts(kind);
+  if (keepsBath || (liquid !== 'pan' && liquid !== 'ice')) return 0;
+  // Older cards have no water for the soak, and their acid in it counted as in the bath.
+  const soaks = card.acts.some(({ act }) => act.kind === 'run' && act.purpose === 'soak');
+  const measured = cardLines(card).reduce((sum, { act }) => {
+    const much = amountOf(act);
+    const beside = act.purpose !== null && BESIDE.includes(act.purpose) && (soaks || act.purpose !== 'soak');
+    return act.pass === id && much?.unit === 'mL' && !beside ? sum + much.amount : sum;
+  }, 0);
+  return Math.max(0, bathMl - measured);
+}
