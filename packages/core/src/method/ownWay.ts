@@ -141,12 +141,16 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
       return [rises(scene, `heat.${at + 1}`, step.temperatureC, USUAL_RISE_C_PER_MIN)];
     case 'hold': {
       const { minutes, untilClear } = step;
+      const heated = scene.settings.steps.slice(0, at).findLast((one) => one.do === 'heat');
       return minutes > 0
         ? [
-            (state) => {
+            ({ vessels }) => {
               const held = hold(scene, `hold.${at + 1}`, 'bath', { minutes, untilClear });
-              const atC = state.vessels.get(scene.vessel)?.liquid.celsius ?? null;
-              return [held.act.kind === 'hold' ? { ...held, act: { ...held.act, atC, onHeat: true } } : held];
+              if (held.act.kind !== 'hold') return [held];
+              // Where it was heated to; what was poured in since has cooled it a little.
+              const there = vessels.get(scene.vessel)?.liquid.celsius ?? null;
+              const atC = heated?.do === 'heat' ? heated.temperatureC : there;
+              return [{ ...held, act: { ...held.act, atC, onHeat: true } }];
             },
           ]
         : [];
