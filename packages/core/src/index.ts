@@ -43,7 +43,7 @@ export {
   type OwnStep,
   type OwnStepKind,
 } from './method/ownWay';
-export * from './plan/cardOf';
+export * from './record/cardOf';
 export * from './plan/compare';
 export * from './plan/heatCurve';
 export * from './plan/notices';

@@ -176,6 +176,13 @@ export const acidsAt = (
 ): Written[] =>
   scene.acids.filter(({ when }) => times.includes(when)).map((acid) => acidInto(scene, acid, into));
 
+/** A dyebath before the goods go in: water, every dye, and the acid of the start. */
+export const dyebath = (scene: AnyScene, celsius = scene.tapC): WayStep[] => [
+  ...water(scene, celsius),
+  ...dyes(scene, () => ({ vessel: scene.vessel })),
+  ...acidsAt(scene, ['start']),
+];
+
 /** Water topped up, and the acid that goes with it: a liquid one counts as part of the water. */
 export function toppedUp(scene: AnyScene): Written[] {
   const { topUpMl, topUpAcid, vessel } = scene;

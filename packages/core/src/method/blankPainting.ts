@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { quantity } from '../shelf/quantitySchema';
 import { lateAcids } from './heat';
 import { inSections } from './looks';
-import { USUAL_WAY, type Method } from './method';
-import { laidOut, paintedSections, paintMl, paintNotices, paintWater, paintWords } from './painted';
+import type { Method } from './method';
+import { IN_SECTIONS, laidOut, paintedSections, paintWater, paintWords } from './painted';
 import { sectionsSchema } from './settings';
 
 /** Its settings. */
@@ -15,7 +15,7 @@ export const blankPaintingSettings = z.strictObject({
 type Settings = z.infer<typeof blankPaintingSettings>;
 
 export const blankPainting: Method<Settings> = {
-  ...USUAL_WAY,
+  ...IN_SECTIONS,
   kind: 'blank painting',
   label: 'blank painting',
   gives: 'A knitted blank painted in stripes, wrapped, coiled and steamed.',
@@ -29,24 +29,13 @@ export const blankPainting: Method<Settings> = {
     ],
     pickUpMlPerG: 1,
   },
-  liquid: 'paint',
-  hot: false,
-  soaked: 'damp',
-  leaves: 'as they lie',
-  needs: 'wrap',
-  places: ({ sections }) => sections,
-  reach: ({ sections }) =>
-    Math.min(1, sections.reduce((sum, section) => sum + section.sharePercent, 0) / 100),
-  bath: ({ pickUpMlPerG }, grams) => paintMl(pickUpMlPerG, grams),
   acts: (scene) => [
     laidOut(scene),
     ...paintWater(scene),
     ...paintedSections(scene, 'along'),
     ...lateAcids(scene),
   ],
-  figures: (_, { bath }) => [{ name: 'Paint in all', figure: bath }],
   look: ({ sections }, before, dyeing) =>
     inSections(sections, before, dyeing, { across: false, extra: 0.08 }),
-  notices: ({ pickUpMlPerG, sections }, read) => paintNotices(pickUpMlPerG, sections, read),
   words: paintWords('blank', ({ sections }: Settings) => sections),
 };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
-import { acidsAt, dyes, water } from './bath';
+import { dyebath } from './bath';
 import { goodsIn } from './goodsIn';
 import { lateAcids, stands } from './heat';
 import { allOver } from './looks';
@@ -26,9 +26,7 @@ export const coolBath: Method<Settings> = {
   hot: false,
   needs: 'pot',
   acts: (scene) => [
-    ...water(scene, scene.settings.temperatureC),
-    ...dyes(scene, () => ({ vessel: scene.vessel })),
-    ...acidsAt(scene, ['start']),
+    ...dyebath(scene, scene.settings.temperatureC),
     goodsIn(scene),
     ...stands(scene, 'rest', scene.settings.minutes),
     ...lateAcids(scene),

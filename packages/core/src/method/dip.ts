@@ -3,7 +3,7 @@ import { figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { quantity } from '../shelf/quantitySchema';
 import { dyeStretches } from '../skein/yarnLook';
-import { acidsAt, dyes, water } from './bath';
+import { dyebath } from './bath';
 import { along, goodsIn } from './goodsIn';
 import { hold, lateAcids, rise } from './heat';
 import type { WayStep } from './line';
@@ -35,9 +35,7 @@ export const dip: Method<Settings> = {
     // Each step leaves less of the length in, so that the end has been in longest.
     const reach = (nth: number) => along(((sharePercent / 100) * (steps - nth + 1)) / steps);
     return [
-      ...water(scene),
-      ...dyes(scene, () => ({ vessel: scene.vessel })),
-      ...acidsAt(scene, ['start']),
+      ...dyebath(scene),
       goodsIn(scene, reach(1)),
       ...rise(scene),
       ...Array.from({ length: steps }, (_, i): WayStep[] => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { acidsAt, dyes, water } from './bath';
+import { dyebath } from './bath';
 import { goodsIn } from './goodsIn';
 import { ledHot } from './heat';
 import { allOver } from './looks';
@@ -19,13 +19,7 @@ export const immersion: Method<Settings> = {
   liquid: 'water',
   hot: true,
   needs: 'pot',
-  acts: (scene) => [
-    ...water(scene),
-    ...dyes(scene, () => ({ vessel: scene.vessel })),
-    ...acidsAt(scene, ['start']),
-    goodsIn(scene),
-    ...ledHot(scene),
-  ],
+  acts: (scene) => [...dyebath(scene), goodsIn(scene), ...ledHot(scene)],
   look: allOver(0),
   words: USUAL_WORDS,
 };

@@ -1,4 +1,4 @@
-import { figure } from '../figure/figure';
+import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import type { End } from '../process/act';
 import { EVERYWHERE, type Place } from '../process/place';
@@ -6,7 +6,7 @@ import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dilution, pour } from './bath';
 import { goodsIn } from './goodsIn';
 import type { WayStep, Written } from './line';
-import { USUAL_WORDS, type WayNotice, type WayRead } from './method';
+import { USUAL_WAY, USUAL_WORDS, type NamedFigure, type WayNotice, type WayRead } from './method';
 import { idIn, of, paintCup, type AnyScene } from './scene';
 import type { Section } from './settings';
 
@@ -131,6 +131,28 @@ export function paintNotices(
     }),
   ];
 }
+
+interface PaintSettings {
+  sections: readonly Section[];
+  pickUpMlPerG: number;
+}
+
+/** What is the same for all goods that are painted in sections and wrapped. */
+export const IN_SECTIONS = {
+  ...USUAL_WAY,
+  liquid: 'paint',
+  hot: false,
+  soaked: 'damp',
+  leaves: 'as they lie',
+  needs: 'wrap',
+  places: ({ sections }: PaintSettings): readonly Section[] => sections,
+  reach: ({ sections }: PaintSettings): number =>
+    Math.min(1, sections.reduce((sum, section) => sum + section.sharePercent, 0) / 100),
+  bath: ({ pickUpMlPerG }: PaintSettings, grams: number): Figure => paintMl(pickUpMlPerG, grams),
+  figures: (_: unknown, { bath }: WayRead): NamedFigure[] => [{ name: 'Paint in all', figure: bath }],
+  notices: ({ pickUpMlPerG, sections }: PaintSettings, read: WayRead): WayNotice[] =>
+    paintNotices(pickUpMlPerG, sections, read),
+} as const;
 
 /** Words that all painting shares. @param what the goods are called */
 export const paintWords = <S extends { kind: string }>(

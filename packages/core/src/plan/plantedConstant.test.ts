@@ -3,7 +3,7 @@ import { POT, recipe, SHELF } from '../../test/examples';
 import { linesOf } from '../../test/plans';
 import { formulate } from '../recipe/materials';
 import { runSheet } from '../words/runSheet';
-import { cardOf } from './cardOf';
+import { cardOf } from '../record/cardOf';
 import { planFormulation } from './plan';
 
 // With `isPlanted` a wrong constant stands in the one place that says what running water does.

@@ -12,7 +12,7 @@ import { planFormulation } from './plan';
 import type { Plan } from './planTypes';
 import { pouredMl } from './pours';
 import { cardSchema, type Card } from '../record/card';
-import { cardOf } from './cardOf';
+import { cardOf } from '../record/cardOf';
 
 /** Runs a check on plan and card of random recipes from the whole range; those that cannot be planned are left out. */
 function onCards(check: (plan: Plan, card: Card, after: State) => void): void {

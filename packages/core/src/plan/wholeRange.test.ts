@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { BENCH_TOOLS, POT, SHELF } from '../../test/examples';
 import { anyRecipe } from '../../test/wholeRange';
 import { FieldError } from '../figure/fieldError';
-import { cardOf } from './cardOf';
+import { cardOf } from '../record/cardOf';
 import { formulate } from '../recipe/materials';
 import { planFormulation } from './plan';
 import { recipeSchema } from '../recipe/recipe';

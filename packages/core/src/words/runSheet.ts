@@ -1,4 +1,4 @@
-import { cardOf } from '../plan/cardOf';
+import { cardOf } from '../record/cardOf';
 import type { Plan } from '../plan/planTypes';
 import type { Told } from '../plan/tell';
 import type { Formulation } from '../recipe/recipe';

@@ -1,9 +1,9 @@
 import { keepsBath } from '../method';
 import type { Line } from '../method/line';
-import type { Card, CardAct } from '../record/card';
-import { CARD_VERSION } from '../record/cardVersion';
+import type { Card, CardAct } from './card';
+import { CARD_VERSION } from './cardVersion';
 import type { Formulation } from '../recipe/recipe';
-import type { Plan } from './planTypes';
+import type { Plan } from '../plan/planTypes';
 
 /** The card of a batch that begins: the acts of its plan, and what each of its passes was planned as. */
 export function cardOf({ recipe }: Formulation, plan: Plan): Card {

@@ -4,10 +4,10 @@ import { begunBatch } from '../../test/records';
 import { formulate } from '../recipe/materials';
 import { METHOD_KINDS, METHODS, sectionsOf } from '../method';
 import type { MethodKind } from '../method';
-import { planFormulation } from './plan';
+import { planFormulation } from '../plan/plan';
 import { recipeSchema, type Formulation } from '../recipe/recipe';
-import { cardLines, cardSchema } from '../record/card';
-import { summarizeBatch } from '../record/summary';
+import { cardLines, cardSchema } from './card';
+import { summarizeBatch } from './summary';
 
 /** Two skeins of 100 g, one dye at 1 % (or what is asked), one acid dose at the start, simmered. */
 function formulationOf(kind: MethodKind, changes: Record<string, unknown> = {}, percent = 1): Formulation {
