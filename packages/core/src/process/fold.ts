@@ -25,7 +25,7 @@ export function fold(start: State, acts: readonly ListedAct[]): Folded {
     const before = state;
     const applied = apply(before, listed);
     state = applied.state;
-    return { ...listed, before, after: state, impossible: applied.impossible };
+    return { id: listed.id, act: listed.act, before, after: state, impossible: applied.impossible };
   });
   return { state, trace };
 }
