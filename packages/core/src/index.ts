@@ -124,4 +124,5 @@ export * from './words/depthWords';
 export * from './words/eventWords';
 export * from './words/lineWords';
 export * from './words/passSentence';
+export * from './words/printedPlan';
 export * from './words/runSheet';

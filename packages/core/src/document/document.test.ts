@@ -4,6 +4,7 @@ import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '..
 import { planFormulation } from '../plan/plan';
 import { formulate } from '../recipe/materials';
 import { documentJsonSchema } from './document';
+import { printedPlan } from '../words/printedPlan';
 import { planDocument } from './planDocument';
 import { DocumentError, readDocument } from './readDocument';
 
@@ -25,8 +26,9 @@ test('a good document reads, and reading what was read changes nothing', () => {
 });
 
 test('the plan of a document is the plan of its colorway', () => {
+  const formulation = formulate('Vesper bell', recipe(), SHELF);
   expect(planDocument(readDocument(document))).toEqual(
-    planFormulation(formulate('Vesper bell', recipe(), SHELF)),
+    printedPlan(formulation, planFormulation(formulation)),
   );
 });
 

@@ -1,17 +1,18 @@
 import { formulate } from '../recipe/materials';
 import { planFormulation } from '../plan/plan';
-import type { Plan } from '../plan/planTypes';
 import type { Colorway } from '../recipe/recipe';
 import type { StudioDocument } from './document';
+import { printedPlan, type PrintedPlan } from '../words/printedPlan';
 import { DocumentError } from './readDocument';
 
 /**
  * The plan of the one colorway in a document (its newest version), or of the one named.
  * @throws DocumentError when there is none, or several and none is named
  */
-export function planDocument(document: StudioDocument, colorwayId?: string): Plan {
+export function planDocument(document: StudioDocument, colorwayId?: string): PrintedPlan {
   const colorway = pick(document, colorwayId);
-  return planFormulation(formulate(colorway.name, colorway.recipe, document));
+  const formulation = formulate(colorway.name, colorway.recipe, document);
+  return printedPlan(formulation, planFormulation(formulation));
 }
 
 function pick(document: StudioDocument, colorwayId: string | undefined): Colorway {
