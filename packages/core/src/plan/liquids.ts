@@ -1,5 +1,6 @@
 import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
 import { materialOf } from '../materials/acids';
+import { acidsTogether } from '../process/liquid';
 import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
 import type { StudioWater } from '../shelf/water';
 
@@ -12,8 +13,6 @@ export interface Bath {
 
 export const NO_BATH: Bath = { ml: 0, alkalinityMeq: 0, acids: {} };
 
-const bathOf = ({ ml, alkalinityMeq, acids }: Liquid): Bath => ({ ml, alkalinityMeq, acids });
-
 /** Two of them together. @param times how often the second one counts; −1 takes it away */
 export function together(one: Bath, other: Bath, times = 1): Bath {
   return {
@@ -21,14 +20,6 @@ export function together(one: Bath, other: Bath, times = 1): Bath {
     alkalinityMeq: one.alkalinityMeq + times * other.alkalinityMeq,
     acids: acidsTogether(one.acids, other.acids, times),
   };
-}
-
-function acidsTogether(some: Acids, more: Acids, times: number): Acids {
-  const names = Object.keys(more) as AcidSubstance[];
-  if (names.length === 0) return some;
-  const acids: Partial<Record<AcidSubstance, number>> = { ...some };
-  for (const name of names) acids[name] = Math.max(0, (acids[name] ?? 0) + times * (more[name] ?? 0));
-  return acids;
 }
 
 /** Vessels whose liquid has not come to the dyeing yet. */
@@ -65,8 +56,8 @@ export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
 export function around(state: State, vessel: string): Bath {
   const there = state.vessels.get(vessel);
   return piecesAt(state, vessel).reduce(
-    (sum, { held }) => together(sum, bathOf(held)),
-    there ? bathOf(there.liquid) : NO_BATH,
+    (sum, { held }) => together(sum, held),
+    there ? together(NO_BATH, there.liquid) : NO_BATH,
   );
 }
 

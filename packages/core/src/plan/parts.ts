@@ -4,7 +4,7 @@ import { sectionsOf } from '../method';
 import { layerOf } from '../method/paintedStack';
 import { receivedBy } from '../process/depths';
 import { formatAmount } from '../units/formatQuantity';
-import { pouredMl } from './pours';
+import { stockPouredMl } from './pours';
 import type { PlannedPart } from './planTypes';
 import type { ToldPass } from './story';
 
@@ -19,7 +19,7 @@ export function passParts(told: ToldPass, wogGrams: number): PlannedPart[] {
   return sectionsOf(method).map((section) => {
     const grams = (wogGrams * section.sharePercent) / 100;
     const mine = pours.filter((pour) => pour.sectionId === section.id);
-    const stock = mine.reduce((sum, pour) => sum + pouredMl(pour), 0);
+    const stock = stockPouredMl(mine);
     const { paintMl = 0, fillUpMl = 0 } = scene.parts.find(({ id }) => id === section.id) ?? {};
     return {
       id: section.id,

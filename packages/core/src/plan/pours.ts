@@ -199,6 +199,10 @@ function dilute(
 export const dyesOfPass = (pass: Pass, dyes: readonly Dye[]): Dye[] =>
   pass.dyes.map((line) => named(dyes, line.dyeId, 'dyeId', 'dye'));
 
+/** What some lines bring into the pot as liquid, mL. */
+export const stockPouredMl = (pours: readonly PourLine[]): number =>
+  pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
+
 /** What a line brings into the pot as liquid, mL. */
 export const pouredMl = (pour: PourLine): number =>
   pour.dilution

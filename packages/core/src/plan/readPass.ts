@@ -6,12 +6,12 @@ import type { WayRead } from '../method/method';
 import { ACIDS } from '../materials/acids';
 import type { Formulation } from '../recipe/recipe';
 import { formatAmount } from '../units/formatQuantity';
-import { acidsIn, around, NO_BATH, together, type Bath } from './liquids';
+import { acidsIn, around, NO_BATH, together } from './liquids';
 import { passParts } from './parts';
-import { dyesOfPass, pouredMl } from './pours';
+import { dyesOfPass, stockPouredMl } from './pours';
 import type { PlannedHeat, PlannedPass, PlannedTopUp, PourLine } from './planTypes';
 import { readAcids } from './readAcids';
-import type { ResolvedAcid } from './sceneOf';
+import { liquidAcidMl, type ResolvedAcid } from './sceneOf';
 import { broughtBy, type Story, type ToldPass } from './story';
 import type { Told } from './tell';
 import { risesTogether } from './vesselHeat';
@@ -111,23 +111,15 @@ const bathFigure = (ml: number, decided: Figure): Figure =>
 const isWater = ({ act }: Told): boolean =>
   act.kind === 'run' && (act.purpose === 'bath' || act.purpose === 'paint');
 
-/** Water to run for a pass, mL. */
-export const waterRun = (lines: readonly Told[]): Bath => broughtBy(lines, isWater);
-
-function waterFigure({ lines, pours, kept, scene }: ToldPass, bath: Figure): Figure {
-  const { ml } = waterRun(lines);
+function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figure): Figure {
+  const { ml } = broughtBy(lines, isWater);
   if (kept)
     return figure(0, 'mL', `the bath of the pass before stays in the pot, ${formatAmount(kept.ml, 'mL')}`);
   if (methodFacts(scene.settings.kind).liquid === 'ice')
     return figure(0, 'mL', 'the ice is all the water there is');
-  const stock = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
-  const acid = scene.acids.reduce(
-    (sum, { amount, material, when }) =>
-      sum +
-      (ACIDS[material].unit === 'mL' && when !== 'soak' && (scene.fillTo !== null || when === 'start')
-        ? amount
-        : 0),
-    0,
+  const stock = stockPouredMl(pours);
+  const acid = liquidAcidMl(
+    acids.filter(({ when }) => when !== 'soak' && (scene.fillTo !== null || when === 'start')),
   );
   const whole = scene.fillTo ? bath.value : ml + stock + acid;
   const wet = whole - stock - acid - ml;

@@ -7,7 +7,7 @@ import { methodFacts, type PassMethod } from '../method';
 import type { AcidWhen, SceneAcid, SceneDye, ScenePart } from '../method/scene';
 import { formatAmount } from '../units/formatQuantity';
 import type { AcidDose, Pass } from '../recipe/recipe';
-import { pouredMl } from './pours';
+import { stockPouredMl } from './pours';
 import type { PourLine } from './planTypes';
 
 /** Water that goods are soaked in, mL per gram: enough to cover them (common practice, no source). */
@@ -173,7 +173,7 @@ export function bathAsDecided(
   const inBath = pass.acids.filter((dose) => whenOf(dose, pass, soaks) !== 'soak');
   const own = facts.bath(method, facts.liquid === 'paint' ? paintedGrams : goodsGrams);
   if (own && facts.liquid !== 'ice') return own;
-  const poured = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
+  const poured = stockPouredMl(pours);
   if (own || thereMl !== null) {
     const there = (own?.value ?? thereMl ?? 0) + poured;
     const acid = liquidAcidBesideMl(inBath, there, goodsGrams);
@@ -202,9 +202,7 @@ export function sceneParts(method: PassMethod, pours: readonly PourLine[], wogGr
       const from = Math.min(1, at);
       at += sharePercent / 100;
       const paintMl = (pickUp * wogGrams * sharePercent) / 100;
-      const stock = pours
-        .filter((pour) => pour.sectionId === id)
-        .reduce((sum, pour) => sum + pouredMl(pour), 0);
+      const stock = stockPouredMl(pours.filter((pour) => pour.sectionId === id));
       return { id, from, to: Math.min(1, at), paintMl, fillUpMl: Math.max(0, paintMl - stock) };
     });
 }
@@ -221,7 +219,7 @@ export function paintWaterMl(
   acids: readonly ResolvedAcid[],
 ): number {
   if (methodFacts(method.kind).liquid !== 'paint') return 0;
-  const stock = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
+  const stock = stockPouredMl(pours);
   const painted = parts.filter(({ id }) =>
     pours.some((pour) => pour.sectionId === id && pour.grams.value > 0),
   );

@@ -13,7 +13,7 @@ import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import type { Base } from '../shelf/base';
 import { acidGrams, around, brought, NO_BATH, together, type Bath } from './liquids';
-import { planPour, pouredMl, type PassGoods } from './pours';
+import { planPour, stockPouredMl, type PassGoods } from './pours';
 import type { PourLine } from './planTypes';
 import {
   bathAsDecided,
@@ -163,7 +163,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     ...resolveAcids(pass, soaks, { bathMl: decided.value, soakMl, goodsGrams }, (when) => when !== 'soak'),
     ...cutOf(pours, decided.value, goodsGrams),
   ];
-  const poured = pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
+  const poured = stockPouredMl(pours);
   const gPerL =
     (1000 * ((kept ? acidGrams(kept) : 0) + acids.reduce((sum, { amounts }) => sum + amounts.pureGrams, 0))) /
     Math.max(1, decided.value);

@@ -1,8 +1,9 @@
 import { lineOf, type Line, type WayStep, type Written } from '../method/line';
-import type { Act, VesselRole } from '../process/act';
+import type { VesselRole } from '../process/act';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
 import type { State } from '../process/state';
+import { vesselsNamed } from '../process/vesselsNamed';
 
 /** A line of a plan with the states around it. */
 export interface Told extends Line {
@@ -33,7 +34,7 @@ export function tell(telling: Telling, steps: readonly WayStep[]): Told[] {
 
 /** Does one act. A vessel that it is the first to name comes in before it. */
 function told(telling: Telling, written: Written): void {
-  for (const id of vesselsOf(written.act))
+  for (const id of vesselsNamed(written.act))
     if (!telling.state.vessels.has(id)) {
       const role = telling.roles.get(id);
       if (role !== undefined) told(telling, telling.vessel(id, role));
@@ -45,12 +46,4 @@ function told(telling: Telling, written: Written): void {
   const { state, impossible } = apply(before, line);
   telling.state = state;
   telling.lines.push(Object.assign(line, { before, after: state, impossible }));
-}
-
-/** Vessels that an act names. */
-function vesselsOf(act: Act): string[] {
-  if (act.kind === 'bring') return [];
-  const ends = act.kind === 'put' ? [act.into] : act.kind === 'move' ? [act.from, act.to] : [];
-  const named = ends.flatMap((end) => (end && 'vessel' in end ? [end.vessel] : []));
-  return 'vessel' in act && act.vessel !== null ? [act.vessel, ...named] : named;
 }

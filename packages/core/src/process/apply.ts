@@ -8,6 +8,7 @@ import { dry, handle, lift, place, rinse, split, wring } from './lay';
 import { move, put, run } from './pour';
 import type { ListedAct, State, Vessel } from './state';
 import { cool, heat, hold, look, stand } from './time';
+import { vesselsNamed } from './vesselsNamed';
 import { everything, piecesOr } from './whichGoods';
 
 /** What each kind of act does. A kind that is missing here does not compile. */
@@ -50,17 +51,10 @@ export function apply(state: State, { id, act }: ListedAct): Applied {
 
 /** Vessels an act is done in, and those its goods lie in when it begins; each once. */
 function vesselsOf(state: State, act: Act): string[] {
-  const ids: string[] = [];
-  const add = (id: string): void => {
-    if (!ids.includes(id)) ids.push(id);
-  };
-  if ('vessel' in act && act.vessel !== null) add(act.vessel);
-  if (act.kind === 'put' && 'vessel' in act.into) add(act.into.vessel);
-  if (act.kind === 'move' && 'vessel' in act.from) add(act.from.vessel);
-  if (act.kind === 'move' && act.to && 'vessel' in act.to) add(act.to.vessel);
+  const ids = vesselsNamed(act);
   if (act.kind !== 'bring' && ('goods' in act || ids.length === 0))
     for (const [, { at }] of piecesOr(state, 'goods' in act ? act.goods : [], everything))
-      for (const { vessel } of at) add(vessel);
+      for (const { vessel } of at) if (!ids.includes(vessel)) ids.push(vessel);
   return ids;
 }
 

@@ -48,11 +48,12 @@ function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): read
   return together;
 }
 
-function acidsTogether(some: Acids, more: Acids): Acids {
+/** Grams of each acid of two liquids. @param times how often the second one counts; −1 takes it away, never below none */
+export function acidsTogether(some: Acids, more: Acids, times = 1): Acids {
   const names = Object.keys(more) as AcidSubstance[];
   if (names.length === 0) return some;
   const sum: Partial<Record<AcidSubstance, number>> = { ...some };
-  for (const name of names) sum[name] = (sum[name] ?? 0) + (more[name] ?? 0);
+  for (const name of names) sum[name] = Math.max(0, (sum[name] ?? 0) + times * (more[name] ?? 0));
   return sum;
 }
 
