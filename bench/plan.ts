@@ -15,7 +15,7 @@ import {
 import type { Measure } from './bench';
 
 const numbers = [1, 2, 3, 4, 5, 6];
-const SHELF: Shelf = {
+export const SHELF: Shelf = {
   bases: ['merino', 'wool', 'silk', 'alpaca'].map((fiber, i) =>
     baseSchema.parse({
       id: `b${i}`,
@@ -67,7 +67,7 @@ const SIMPLE = recipeSchema.parse({
 });
 
 /** 12 passes of every way on 4 bases, two acid doses and a heat program each, pours small enough to dilute. */
-const FULL = recipeSchema.parse({
+export const FULL = recipeSchema.parse({
   goods: [0, 1, 2, 3].map((n) => ({ id: `g${n}`, baseId: `b${n}`, count: 1, gramsEach: 25 })),
   wettingMinutes: 30,
   potId: 'pot',

@@ -2,8 +2,10 @@ import { FieldError } from '../figure/fieldError';
 import fc from 'fast-check';
 import { acidForPh, bathPh, type BathContents } from './bathPh';
 import { activityCoefficient } from './davies';
-import { acidHeldMmol } from './fiberUptake';
+import { acidHeldMmol, mostHeldMmol } from './fiberUptake';
 import type { WeakAcidName } from './weakAcids';
+
+const WOOL = [{ fiber: 'wool' as const, percent: 100 }];
 
 const ideal = (name: WeakAcidName, molar: number): number =>
   bathPh({ acids: [{ name, molar }], strongBase: 0, activities: false });
@@ -75,7 +77,7 @@ describe('the bath', () => {
             bathPh({
               acids: [{ name, molar: amount }],
               strongBase,
-              fiber: [{ fiber: 'wool', gramsPerLiter }],
+              fiberHolds: mostHeldMmol(gramsPerLiter, WOOL) / 1000,
             });
           expect(at(some + more)).toBeLessThanOrEqual(at(some) + 1e-4);
         },
@@ -87,7 +89,7 @@ describe('the bath', () => {
     const vinegar = [{ name: 'acetic' as const, molar: 0.0167 }];
     const soft = bathPh({ acids: vinegar, strongBase: 0 });
     const hard = bathPh({ acids: vinegar, strongBase: 0.004 });
-    const wool = bathPh({ acids: vinegar, strongBase: 0, fiber: [{ fiber: 'merino', gramsPerLiter: 33 }] });
+    const wool = bathPh({ acids: vinegar, strongBase: 0, fiberHolds: mostHeldMmol(33, WOOL) / 1000 });
     expect(hard).toBeGreaterThan(soft + 0.3);
     expect(wool).toBeGreaterThan(soft + 0.1);
   });
@@ -98,9 +100,9 @@ describe('the bath', () => {
         fc.double({ min: 0.002, max: 0.1, noNaN: true }),
         fc.double({ min: 0, max: 0.004, noNaN: true }),
         (name, amount, strongBase) => {
-          const fiber = [{ fiber: 'wool' as const, gramsPerLiter: 33 }];
-          const pH = bathPh({ acids: [{ name, molar: amount }], strongBase, fiber });
-          expect(acidForPh(name, pH, { acids: [], strongBase, fiber }) / amount).toBeCloseTo(1, 3);
+          const fiberHolds = mostHeldMmol(33, WOOL) / 1000;
+          const pH = bathPh({ acids: [{ name, molar: amount }], strongBase, fiberHolds });
+          expect(acidForPh(name, pH, { acids: [], strongBase, fiberHolds }) / amount).toBeCloseTo(1, 3);
         },
       ),
       { numRuns: 100 },

@@ -1,8 +1,7 @@
 import { FieldError } from '../figure/fieldError';
-import type { Fiber } from '../shelf/fibers';
 import { activityCoefficient } from './davies';
 import { bracketedRoot } from './bracketedRoot';
-import { mostMmolPerGram, shareHeld, shareSpread } from './fiberUptake';
+import { shareHeld, shareSpread } from './fiberUptake';
 import { PKW, WEAK_ACIDS, type WeakAcidName } from './weakAcids';
 
 /** Everything that decides the pH of a bath. */
@@ -16,8 +15,8 @@ export interface BathContents {
    * the rest. Leave out for none.
    */
   airCo2?: number;
-  /** Fiber in the bath, grams per liter; leave out to ignore what it takes up. */
-  fiber?: readonly { fiber: Fiber; gramsPerLiter: number }[];
+  /** Most protons that the fiber in the bath holds, mol/L; leave out to ignore what it takes up. */
+  fiberHolds?: number;
   /** False for concentrations instead of activities: the textbook ideal. */
   activities?: boolean;
 }
@@ -41,23 +40,22 @@ const K = Object.fromEntries(
 ) as Record<WeakAcidName, number[]>;
 const KW = 10 ** -PKW;
 
-/** A bath with its fibers taken together: they differ in how much they hold, not in how it depends on pH. */
+/** Activity of H+ at a pH; as a power of e, which is quicker to take than one of ten. */
+const protonActivity = (pH: number): number => Math.exp(-Math.LN10 * pH);
+
+/** A bath with everything in it said. */
 interface Balance {
   airCo2: number;
   acids: BathContents['acids'];
   strongBase: number;
-  /** Most protons that all the fiber together holds, mol/L. */
   fiberHolds: number;
 }
 
-const balanceOf = ({ acids, strongBase, fiber, airCo2 = 0 }: BathContents): Balance => ({
+const balanceOf = ({ acids, strongBase, fiberHolds = 0, airCo2 = 0 }: BathContents): Balance => ({
   airCo2,
   acids,
   strongBase,
-  fiberHolds: (fiber ?? []).reduce(
-    (sum, one) => sum + (one.gramsPerLiter * mostMmolPerGram(one.fiber)) / 1000,
-    0,
-  ),
+  fiberHolds,
 });
 
 /**
@@ -92,7 +90,7 @@ function bracketed(balance: Balance, activities: boolean): number {
   let pH = rootAt(balance, 1);
   let strength = 0;
   for (let round = 0; activities && round < STRENGTH_ROUNDS; round += 1) {
-    const next = ionicStrength(balance, 10 ** -pH, activityCoefficient(1, strength));
+    const next = ionicStrength(balance, protonActivity(pH), activityCoefficient(1, strength));
     const settled = Math.abs(next - strength) < STRENGTH_TOLERANCE;
     strength = next;
     pH = rootAt(balance, activityCoefficient(1, strength), pH);
@@ -108,7 +106,7 @@ function bracketed(balance: Balance, activities: boolean): number {
  */
 export function acidForPh(name: WeakAcidName, pH: number, others: BathContents): number {
   const balance = balanceOf(others);
-  const activity = 10 ** -pH;
+  const activity = protonActivity(pH);
   let molar = 0;
   let one = 1;
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
@@ -137,7 +135,7 @@ export function strongBaseAt(pH: number, contents: Omit<BathContents, 'strongBas
     const settled = Math.abs(next - base) < 1e-10;
     base = next;
     if (settled) break;
-    one = activityCoefficient(1, ionicStrength({ ...balance, strongBase: base }, 10 ** -pH, one));
+    one = activityCoefficient(1, ionicStrength({ ...balance, strongBase: base }, protonActivity(pH), one));
   }
   return base;
 }
@@ -168,7 +166,7 @@ interface BalanceAt {
 
 /** Everything that a step toward the root needs, in one go. @param one activity coefficient of a single charge */
 function balanceAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): BalanceAt {
-  const activity = 10 ** -pH;
+  const activity = protonActivity(pH);
   const protons = activity / one;
   const hydroxide = KW / (activity * one);
   let charge = protons - hydroxide + strongBase;
@@ -201,15 +199,16 @@ function balanceAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: numbe
     doubled += (molar * second) / total;
   }
   if (fiberHolds > 0) {
-    charge += fiberHolds * shareHeld(pH);
-    spread += fiberHolds * shareSpread(pH);
+    const held = shareHeld(pH);
+    charge += fiberHolds * held;
+    spread += fiberHolds * shareSpread(held);
   }
   return { charge, slope: -Math.LN10 * spread, strength: doubled / 2 };
 }
 
 /** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */
 function chargeAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): number {
-  const activity = 10 ** -pH;
+  const activity = protonActivity(pH);
   let charge = activity / one - KW / (activity * one) + strongBase;
   if (airCo2 > 0) {
     const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);

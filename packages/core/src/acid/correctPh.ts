@@ -32,7 +32,8 @@ export function correctPh(
   const molar = measured <= wished ? 0 : acidForPh(acidName(material), wished, { acids: weak, strongBase });
   const facts = ACIDS[material];
   const add = (100 * molar * liters * facts.molarMass) / strengthPercent;
-  const because = `pH ${measured.toFixed(2)} measured means ${(1000 * strongBase).toFixed(1)} meq/L taken up by water and goods; ${(1000 * molar).toFixed(1)} mmol/L more ${facts.acid} brings it to pH ${wished.toFixed(2)}`;
+  const because = (): string =>
+    `pH ${measured.toFixed(2)} measured means ${(1000 * strongBase).toFixed(1)} meq/L taken up by water and goods; ${(1000 * molar).toFixed(1)} mmol/L more ${facts.acid} brings it to pH ${wished.toFixed(2)}`;
   return {
     add: figure(add, facts.unit, because, 'estimate', 'charge balance from the measured pH'),
     after: figure(

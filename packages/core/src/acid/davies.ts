@@ -9,5 +9,5 @@ const A = 0.509;
  */
 export function activityCoefficient(charge: number, ionicStrength: number): number {
   const root = Math.sqrt(ionicStrength);
-  return 10 ** (-A * charge * charge * (root / (1 + root) - 0.3 * ionicStrength));
+  return Math.exp(-Math.LN10 * A * charge * charge * (root / (1 + root) - 0.3 * ionicStrength));
 }

@@ -1,6 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
-import type { FiberShare } from '../shelf/base';
 import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
@@ -20,21 +19,8 @@ const WINDOWS: Record<DyeClass, readonly [number, number]> = {
   'metal complex': [5, 6.5],
 };
 
-/** Goods in the bath, by their mass and content. */
-export interface GoodsInBath {
-  grams: number;
-  fibers: readonly FiberShare[];
-}
-
 /** Pure acids in a bath, g each. */
 export type AcidsInBath = readonly { material: AcidMaterial; pureGrams: number }[];
-
-/** What is expected of a bath's pH. */
-export interface ExpectedPh {
-  pH: Figure;
-  /** The same bath, cold and without what the fiber takes up: what a meter shows before the goods go in. */
-  beforeGoods: Figure;
-}
 
 /** The weak acid in a bottle, as chemistry names it. */
 export const acidName = (material: AcidMaterial): WeakAcidName => ACIDS[material].substance;
@@ -51,18 +37,6 @@ export const AIR_CO2_MOLAR = 0.034 * 420e-6;
 /** Alkalinity in mg/L as calcium carbonate as mol of strong base per L. */
 export const alkalinityMolar = (mgPerL: number): number => mgPerL / MG_CACO3_PER_MEQ / 1000;
 
-/** Grams of fiber per liter of bath, one entry a fiber. */
-export function fiberPerLiter(
-  goods: readonly GoodsInBath[],
-  liters: number,
-): { fiber: FiberShare['fiber']; gramsPerLiter: number }[] {
-  const sums = new Map<FiberShare['fiber'], number>();
-  for (const line of goods)
-    for (const { fiber, percent } of line.fibers)
-      sums.set(fiber, (sums.get(fiber) ?? 0) + (line.grams * percent) / 100 / liters);
-  return [...sums].map(([fiber, gramsPerLiter]) => ({ fiber, gramsPerLiter }));
-}
-
 /** The weak acids dissolved in a bath, mol/L: what is more than it can hold lies on its floor. */
 export const molarAcids = (acids: AcidsInBath, liters: number): BathContents['acids'] =>
   acids.map(({ material, pureGrams }) => ({
@@ -70,46 +44,65 @@ export const molarAcids = (acids: AcidsInBath, liters: number): BathContents['ac
     molar: Math.min(pureGrams / liters, ACIDS[material].mostGPerL) / ACIDS[material].molarMass,
   }));
 
-/**
- * Expected pH of a dyebath at 25 °C from its acids, the water's alkalinity and what the goods take up.
- * With the goods it is an estimate; without them the model is established. A measured pH is worth more than either.
- * @param acids pure acids in the bath, g
- * @param liters finished bath, L
- */
-export function expectedPh(
-  acids: AcidsInBath,
-  liters: number,
-  goods: readonly GoodsInBath[],
-  water: StudioWater,
-): ExpectedPh {
-  const strongBase = alkalinityMolar(water.alkalinityMgPerL);
-  const weak = molarAcids(acids, liters);
-  const said = `${acids
+/** What a pH was reckoned from. */
+const reckonedFrom = (acids: AcidsInBath, weak: BathContents['acids'], water: StudioWater): string =>
+  `${acids
     .map(({ material }, i) => `${(1000 * (weak[i]?.molar ?? 0)).toFixed(1)} mmol/L ${ACIDS[material].acid}`)
     .join(
       ' + ',
     )} in water of ${plainNumber(water.alkalinityMgPerL)} mg/L alkalinity, charge balance with Davies activities`;
-  const beforeGoods = figure(
+
+/**
+ * Expected pH of a dyebath at 25 °C from its acids, the water's alkalinity and what the goods take up.
+ * With what the fiber takes up it is an estimate; without, the model is established. A measured pH is worth more than either.
+ * @param acids pure acids in the bath, g
+ * @param liters finished bath, L
+ * @param fiberMmol protons that the goods in it hold at most, mmol
+ */
+export function expectedPh(
+  acids: AcidsInBath,
+  liters: number,
+  fiberMmol: number,
+  water: StudioWater,
+): Figure {
+  const weak = molarAcids(acids, liters);
+  const { countFiberUptake } = water;
+  const pH = bathPh({
+    acids: weak,
+    strongBase: alkalinityMolar(water.alkalinityMgPerL),
+    airCo2: AIR_CO2_MOLAR,
+    fiberHolds: countFiberUptake ? fiberMmol / 1000 / liters : 0,
+  });
+  const said = (): string => `${reckonedFrom(acids, weak, water)}, carbonate driven off by heat`;
+  return countFiberUptake
+    ? figure(
+        pH,
+        'pH',
+        () => `${said()}, less what the fiber takes up`,
+        'estimate',
+        'wool after Steinhardt and Harris 1940, from memory',
+      )
+    : figure(pH, 'pH', said, 'established', 'pKa: CRC Handbook');
+}
+
+/**
+ * The same bath, cold and without what the fiber takes up: what a meter shows before the goods go in. Established.
+ * @param acids pure acids in the bath, g
+ * @param liters finished bath, L
+ */
+export function phBeforeGoods(acids: AcidsInBath, liters: number, water: StudioWater): Figure {
+  const strongBase = alkalinityMolar(water.alkalinityMgPerL);
+  const weak = molarAcids(acids, liters);
+  return figure(
     bathPh({
       acids: [...weak, { name: 'carbonic', molar: strongBase * CARBONATE_PER_ALKALINITY }],
       strongBase,
     }),
     'pH',
-    `${said}, carbonate of the tap still in it`,
+    () => `${reckonedFrom(acids, weak, water)}, carbonate of the tap still in it`,
     'established',
     'pKa: CRC Handbook',
   );
-  const bath: BathContents = { acids: weak, strongBase, airCo2: AIR_CO2_MOLAR };
-  const pH = water.countFiberUptake
-    ? figure(
-        bathPh({ ...bath, fiber: fiberPerLiter(goods, liters) }),
-        'pH',
-        `${said}, carbonate driven off by heat, less what the fiber takes up`,
-        'estimate',
-        'wool after Steinhardt and Harris 1940, from memory',
-      )
-    : figure(bathPh(bath), 'pH', `${said}, carbonate driven off by heat`, 'established', 'pKa: CRC Handbook');
-  return { pH, beforeGoods };
 }
 
 /**
@@ -120,19 +113,19 @@ export function acidGramsForPh(
   material: AcidMaterial,
   pH: Figure,
   liters: number,
-  goods: readonly GoodsInBath[],
+  fiberMmol: number,
   water: StudioWater,
 ): Figure {
   const without: BathContents = {
     acids: [],
     airCo2: AIR_CO2_MOLAR,
     strongBase: alkalinityMolar(water.alkalinityMgPerL),
-    ...(water.countFiberUptake && { fiber: fiberPerLiter(goods, liters) }),
+    fiberHolds: water.countFiberUptake ? fiberMmol / 1000 / liters : 0,
   };
   return figure(
     acidForPh(acidName(material), pH.value, without) * liters * ACIDS[material].molarMass,
     'g',
-    `as much ${ACIDS[material].acid} as brings this bath to pH ${pH.value.toFixed(2)}`,
+    () => `as much ${ACIDS[material].acid} as brings this bath to pH ${pH.value.toFixed(2)}`,
     pH.sureness,
     pH.source,
   );

@@ -1,3 +1,4 @@
+import type { FiberShare } from '../shelf/base';
 import { FIBERS, type Fiber } from '../shelf/fibers';
 
 /** How much acid a fiber can take up, and how that depends on pH. From memory; an estimate. */
@@ -21,14 +22,16 @@ const STEEPNESS = 0.6;
 export const mostMmolPerGram = (fiber: Fiber): number =>
   FIBERS[fiber].takesAcidDye ? (UPTAKE[fiber] ?? WOOL).mostMmolPerGram : 0;
 
-/** Share of that which is held at a pH, 1 to 0; never grows with pH. An estimate. */
-export const shareHeld = (pH: number): number => 1 / (1 + 10 ** (STEEPNESS * (pH - HALF_BOUND_PH)));
+/** Protons that goods hold at most, mmol; their fibers differ in how much they hold, not in how it depends on pH. An estimate. */
+export const mostHeldMmol = (grams: number, fibers: readonly FiberShare[]): number =>
+  fibers.reduce((sum, { fiber, percent }) => sum + (grams * percent * mostMmolPerGram(fiber)) / 100, 0);
 
-/** How fast that share falls with pH, per unit of ln 10: its own derivative is −ln 10 times this. */
-export function shareSpread(pH: number): number {
-  const held = shareHeld(pH);
-  return STEEPNESS * held * (1 - held);
-}
+/** Share of that which is held at a pH, 1 to 0; never grows with pH. An estimate. */
+export const shareHeld = (pH: number): number =>
+  1 / (1 + Math.exp(Math.LN10 * STEEPNESS * (pH - HALF_BOUND_PH)));
+
+/** How fast that share falls with pH, per unit of ln 10: its own derivative is −ln 10 times this. @param held the share */
+export const shareSpread = (held: number): number => STEEPNESS * held * (1 - held);
 
 /**
  * Protons a mass of fiber holds at a pH. An estimate; a pH measured in the pot is worth more.

@@ -1,5 +1,5 @@
 import type { AcidMaterial } from '../materials/acids';
-import { expectedPh, type AcidsInBath, type GoodsInBath } from './expectedPh';
+import { expectedPh, phBeforeGoods, type AcidsInBath } from './expectedPh';
 import type { StudioWater } from '../shelf/water';
 
 /** Expected pH at one amount of acid. */
@@ -18,6 +18,7 @@ const POINTS = 33;
  * today's dose. Falls steadily.
  * @param amount today's dose, mL or g, > 0
  * @param others pure acids in the bath beside this dose, g
+ * @param fiberMmol protons that the goods in it hold at most, mmol
  */
 export function phCurve(
   material: AcidMaterial,
@@ -25,17 +26,16 @@ export function phCurve(
   amount: number,
   others: AcidsInBath,
   liters: number,
-  goods: readonly GoodsInBath[],
+  fiberMmol: number,
   water: StudioWater,
 ): PhPoint[] {
   return Array.from({ length: POINTS }, (_, i) => {
     const dose = (2 * amount * i) / (POINTS - 1);
-    const { pH, beforeGoods } = expectedPh(
-      [...others, { material, pureGrams: (dose * strengthPercent) / 100 }],
-      liters,
-      goods,
-      water,
-    );
-    return { amount: dose, pH: pH.value, beforeGoods: beforeGoods.value };
+    const acids = [...others, { material, pureGrams: (dose * strengthPercent) / 100 }];
+    return {
+      amount: dose,
+      pH: expectedPh(acids, liters, fiberMmol, water).value,
+      beforeGoods: phBeforeGoods(acids, liters, water).value,
+    };
   });
 }

@@ -18,22 +18,26 @@ export const MOST_ERROR_PERCENT = 3;
 /** More fills than this lose count at the bench (common practice, no source). */
 const MOST_FILLS = 4;
 
-/**
- * An amount as one tool would measure it. A spoon only measures whole spoons.
- * @returns null when the tool measures the other unit, or the amount rounds to nothing on it
- */
-export function readWith(tool: Tool, amount: number, unit: 'mL' | 'g'): ToolReading | null {
+/** An amount as one tool would measure it, the reading not yet free of binary dust. A spoon only measures whole spoons. */
+function readingOn(tool: Tool, amount: number, unit: 'mL' | 'g'): ToolReading | null {
   if (toolUnit(tool.kind) !== unit || !(amount > 0)) return null;
   const step = tool.kind === 'spoon' ? tool.capacity : tool.graduation;
-  const reading = Number((Math.round(amount / step) * step).toPrecision(12));
+  const reading = Math.round(amount / step) * step;
   if (reading <= 0 || Math.abs(reading - amount) > tool.graduation / 2 + 1e-9) return null;
   const fills = Math.ceil(reading / tool.capacity - 1e-9);
-  return {
-    tool,
-    fills,
-    reading,
-    errorPercent: (100 * (tool.graduation / 2) * Math.sqrt(fills)) / amount,
-  };
+  return { tool, fills, reading, errorPercent: (100 * (tool.graduation / 2) * Math.sqrt(fills)) / amount };
+}
+
+/** How a tool does: finely in a few fills, coarsely in a few, or filled again and again. The least is best. */
+const suits = ({ fills, errorPercent }: ToolReading): 0 | 1 | 2 =>
+  fills > MOST_FILLS ? 2 : errorPercent > MOST_ERROR_PERCENT ? 1 : 0;
+
+function isBetter(one: ToolReading, other: ToolReading): boolean {
+  const does = suits(one);
+  if (does !== suits(other)) return does < suits(other);
+  const fills = one.fills - other.fills;
+  const error = one.errorPercent - other.errorPercent;
+  return (does === 1 ? error || fills : fills || error) < 0;
 }
 
 /**
@@ -44,14 +48,11 @@ export function readWith(tool: Tool, amount: number, unit: 'mL' | 'g'): ToolRead
  * @returns null when no tool on the shelf can measure it
  */
 export function chooseTool(amount: number, unit: 'mL' | 'g', tools: readonly Tool[]): ToolReading | null {
-  const readings = tools.flatMap((tool) => readWith(tool, amount, unit) ?? []);
-  const few = readings.filter(({ fills }) => fills <= MOST_FILLS);
-  const fine = few.filter(({ errorPercent }) => errorPercent <= MOST_ERROR_PERCENT);
-  const [best] =
-    fine.length === 0 && few.length > 0
-      ? few.toSorted((a, b) => a.errorPercent - b.errorPercent || a.fills - b.fills)
-      : (fine.length > 0 ? fine : readings).toSorted(
-          (a, b) => a.fills - b.fills || a.errorPercent - b.errorPercent,
-        );
-  return best ?? null;
+  let best: ToolReading | null = null;
+  for (const tool of tools) {
+    const reading = readingOn(tool, amount, unit);
+    if (reading && (!best || isBetter(reading, best))) best = reading;
+  }
+  if (best) best.reading = Number(best.reading.toPrecision(12));
+  return best;
 }

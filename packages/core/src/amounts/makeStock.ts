@@ -23,7 +23,8 @@ export function planStock(strengthPercent: number, volumeMl: number): StockPlan 
     powder: figure(
       grams,
       'g',
-      `${plainNumber(volumeMl)} mL × ${plainNumber(strengthPercent)} % w/v ÷ 100 = ${plainNumber(grams)} g`,
+      () =>
+        `${plainNumber(volumeMl)} mL × ${plainNumber(strengthPercent)} % w/v ÷ 100 = ${plainNumber(grams)} g`,
     ),
   };
 }
@@ -40,12 +41,14 @@ export function weighedStock(weighedGrams: number, strengthPercent: number, volu
     makeUpTo: figure(
       makeUp,
       'mL',
-      `100 × ${plainNumber(weighedGrams)} g ÷ ${plainNumber(strengthPercent)} % w/v = ${plainNumber(makeUp)} mL`,
+      () =>
+        `100 × ${plainNumber(weighedGrams)} g ÷ ${plainNumber(strengthPercent)} % w/v = ${plainNumber(makeUp)} mL`,
     ),
     trueStrength: figure(
       strength,
       '% w/v',
-      `100 × ${plainNumber(weighedGrams)} g ÷ ${plainNumber(volumeMl)} mL = ${plainNumber(strength)} % w/v`,
+      () =>
+        `100 × ${plainNumber(weighedGrams)} g ÷ ${plainNumber(volumeMl)} mL = ${plainNumber(strength)} % w/v`,
     ),
   };
 }
@@ -56,7 +59,8 @@ export function spoonStock(teaspoons: number, gramsPerTeaspoon: number, waterMl:
   return figure(
     stockStrength(grams, waterMl),
     '% w/v',
-    `100 × ${plainNumber(teaspoons)} tsp × ${plainNumber(gramsPerTeaspoon)} g ÷ ${plainNumber(waterMl)} mL`,
+    () =>
+      `100 × ${plainNumber(teaspoons)} tsp × ${plainNumber(gramsPerTeaspoon)} g ÷ ${plainNumber(waterMl)} mL`,
     'estimate',
     'grams per level teaspoon',
   );

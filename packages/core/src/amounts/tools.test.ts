@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { dyeSchema, toolSchema, type Tool } from '..';
-import { chooseTool, MOST_ERROR_PERCENT, readWith } from './chooseTool';
+import { chooseTool, MOST_ERROR_PERCENT } from './chooseTool';
 import { dilutionPlan } from './dilutionPlan';
 import { planStock, spoonStock, weighedStock } from './makeStock';
 import { powdersWithin, singleDyes } from './premix';
@@ -16,12 +16,12 @@ const ALL = [SYRINGE_1, SYRINGE_10, CYLINDER_100, TEASPOON, SCALE];
 
 describe('choosing a tool', () => {
   test('7.5 mL is read to 7.6 on a syringe marked every 0.2 mL, ± 0.1 in 7.5', () => {
-    const chosen = readWith(SYRINGE_10, 7.5, 'mL')!;
+    const chosen = chooseTool(7.5, 'mL', [SYRINGE_10])!;
     expect(chosen.reading).toBeCloseTo(7.6, 9);
     expect(chosen.errorPercent).toBeCloseTo((100 * 0.1) / 7.5, 9);
   });
   test('25 mL is three fills of it, half a graduation in quadrature: 0.1 × √3 in 25', () => {
-    const chosen = readWith(SYRINGE_10, 25, 'mL')!;
+    const chosen = chooseTool(25, 'mL', [SYRINGE_10])!;
     expect([chosen.fills, chosen.reading]).toEqual([3, 25]);
     expect(chosen.errorPercent).toBeCloseTo((100 * 0.1 * Math.sqrt(3)) / 25, 9);
   });
@@ -55,12 +55,12 @@ describe('choosing a tool', () => {
   test('more than four fills only when nothing else can do it', () =>
     expect(chooseTool(45, 'mL', [SYRINGE_1])!.fills).toBe(45));
   test('a spoon measures whole spoons only', () => {
-    expect(readWith(TEASPOON, 10, 'mL')!.fills).toBe(2);
-    expect(readWith(TEASPOON, 7, 'mL')).toBeNull();
+    expect(chooseTool(10, 'mL', [TEASPOON])!.fills).toBe(2);
+    expect(chooseTool(7, 'mL', [TEASPOON])).toBeNull();
   });
   test('nothing reads an amount under half a mark, or in the other unit', () => {
-    expect(readWith(SYRINGE_10, 0.05, 'mL')).toBeNull();
-    expect(readWith(SCALE, 5, 'mL')).toBeNull();
+    expect(chooseTool(0.05, 'mL', [SYRINGE_10])).toBeNull();
+    expect(chooseTool(5, 'mL', [SCALE])).toBeNull();
     expect(chooseTool(5, 'mL', [])).toBeNull();
   });
   test('rounding never exceeds half the graduation', () => {

@@ -1,4 +1,5 @@
 import { heatSet, recipe, SHELF } from '../../test/examples';
+import { written } from '../../test/written';
 import { begunBatch, tick } from '../../test/records';
 import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
 import { planFormulation } from '../plan/plan';
@@ -27,8 +28,8 @@ test('a good document reads, and reading what was read changes nothing', () => {
 
 test('the plan of a document is the plan of its colorway', () => {
   const formulation = formulate('Vesper bell', recipe(), SHELF);
-  expect(planDocument(readDocument(document))).toEqual(
-    printedPlan(formulation, planFormulation(formulation)),
+  expect(written(planDocument(readDocument(document)))).toEqual(
+    written(printedPlan(formulation, planFormulation(formulation))),
   );
 });
 

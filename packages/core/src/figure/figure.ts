@@ -27,28 +27,57 @@ export type Unit =
 /** One number on a screen or a sheet, with everything needed to defend it. */
 export interface Figure {
   /** The value, finite always. */
-  value: number;
-  unit: Unit;
-  sureness: Sureness;
+  readonly value: number;
+  readonly unit: Unit;
+  readonly sureness: Sureness;
   /** The formula with this recipe's own numbers in it. */
-  because: string;
+  readonly because: string;
   /** Where the formula or constant comes from, when it is more than arithmetic. */
-  source?: string;
+  readonly source?: string | undefined;
+}
+
+/** A reason, or how to put it in words: most are never read, and writing one out takes longer than the arithmetic. */
+export type Because = string | (() => string);
+
+/** A figure that puts its reason in words when it is first asked. */
+class Reasoned implements Figure {
+  constructor(
+    readonly value: number,
+    readonly unit: Unit,
+    readonly sureness: Sureness,
+    private reason: Because,
+    readonly source: string | undefined,
+  ) {}
+
+  get because(): string {
+    if (typeof this.reason === 'function') this.reason = this.reason();
+    return this.reason;
+  }
+
+  /** As it is written down. */
+  toJSON(): Figure {
+    const { value, unit, sureness, because, source } = this;
+    return source === undefined
+      ? { value, unit, sureness, because }
+      : { value, unit, sureness, because, source };
+  }
 }
 
 /**
  * Builds a figure and refuses a value that is not a finite number, so that no screen can ever show NaN.
+ * @param because the reason; as a function where it has numbers in it, so that it is written when somebody asks
  * @throws RangeError when `value` is NaN or infinite.
  */
 export function figure(
   value: number,
   unit: Unit,
-  because: string,
+  because: Because,
   sureness: Sureness = 'exact',
   source?: string,
 ): Figure {
-  if (!Number.isFinite(value)) throw new RangeError(`A figure in ${unit} came out as ${value}: ${because}`);
-  return source === undefined
-    ? { value, unit, sureness, because }
-    : { value, unit, sureness, because, source };
+  if (!Number.isFinite(value))
+    throw new RangeError(
+      `A figure in ${unit} came out as ${value}: ${typeof because === 'function' ? because() : because}`,
+    );
+  return new Reasoned(value, unit, sureness, because, source);
 }

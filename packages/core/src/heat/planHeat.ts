@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { heatCapacityJPerK, heatUpMinutes, ledUpMinutes } from './heatUp';
+import { heatCapacityJPerK, heatUpMinutes, ledUpMinutes, type HeatingVessel } from './heatUp';
 import type { Pot } from '../shelf/pot';
 
 const PRACTICE = 'common practice, no source';
@@ -12,6 +12,13 @@ export interface BathToHeat {
   roomC: number;
 }
 
+const onRing = ({ efficiencyPercent, vesselJPerK, lossWPerK }: Pot, powerWatts: number): HeatingVessel => ({
+  powerWatts,
+  efficiencyPercent,
+  vesselJPerK,
+  lossWPerK,
+});
+
 /**
  * Minutes from one temperature to another: the decided rise for as long as the ring keeps up with it, then as fast as
  * the ring can. An estimate.
@@ -23,7 +30,7 @@ export function riseFigure(bath: BathToHeat, fromC: number, toC: number, rampCPe
   const led =
     pot && pot.powerWatts !== null
       ? ledUpMinutes(
-          { ...pot, powerWatts: pot.powerWatts },
+          onRing(pot, pot.powerWatts),
           heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK),
           fromC,
           toC,
@@ -35,14 +42,15 @@ export function riseFigure(bath: BathToHeat, fromC: number, toC: number, rampCPe
     return figure(
       led,
       'min',
-      `from ${fromC.toFixed(0)} to ${toC} °C at ${rampCPerMin} °C/min while ${pot.name} keeps up: ${heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK).toFixed(0)} J/K on ${pot.powerWatts} W at ${pot.efficiencyPercent} %, losing ${pot.lossWPerK} W/K`,
+      () =>
+        `from ${fromC.toFixed(0)} to ${toC} °C at ${rampCPerMin} °C/min while ${pot.name} keeps up: ${heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK).toFixed(0)} J/K on ${pot.powerWatts} W at ${pot.efficiencyPercent} %, losing ${pot.lossWPerK} W/K`,
       'estimate',
       'heat balance; vessel data as entered',
     );
   return figure(
     gentle,
     'min',
-    `(${toC} °C − ${fromC.toFixed(0)} °C) ÷ ${rampCPerMin} °C/min = ${gentle.toFixed(0)} min`,
+    () => `(${toC} °C − ${fromC.toFixed(0)} °C) ÷ ${rampCPerMin} °C/min = ${gentle.toFixed(0)} min`,
     'estimate',
     PRACTICE,
   );
@@ -56,5 +64,5 @@ export function ringMinutes(
 ): number | null {
   if (pot?.powerWatts === null || pot?.powerWatts === undefined) return null;
   const capacity = heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK);
-  return heatUpMinutes({ ...pot, powerWatts: pot.powerWatts }, capacity, fromC, toC, roomC);
+  return heatUpMinutes(onRing(pot, pot.powerWatts), capacity, fromC, toC, roomC);
 }

@@ -22,8 +22,7 @@ test('monohydrate is citric acid with one water in it: 91.43 %', () => {
   const citric = 6 * C + 8 * H + 7 * O;
   expect(ACIDS['citric monohydrate'].usualStrength).toBeCloseTo((100 * citric) / (citric + 2 * H + O), 1);
   const bath = (material: 'citric' | 'citric monohydrate'): number =>
-    expectedPh([{ material, pureGrams: 6 }], 6, [], { alkalinityMgPerL: 100, countFiberUptake: false }).pH
-      .value;
+    expectedPh([{ material, pureGrams: 6 }], 6, 0, { alkalinityMgPerL: 100, countFiberUptake: false }).value;
   expect(bath('citric monohydrate')).toBe(bath('citric'));
 });
 

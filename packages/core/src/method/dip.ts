@@ -68,11 +68,11 @@ export const dip: Method<Settings> = {
   figures: ({ sharePercent, steps, minutes }, { goodsGrams }) => [
     {
       name: 'Goods in the bath',
-      figure: figure(goodsGrams, 'g', `${plainNumber(sharePercent)} % of the length`),
+      figure: figure(goodsGrams, 'g', () => `${plainNumber(sharePercent)} % of the length`),
     },
     {
       name: 'Time in the bath per step',
-      figure: figure(minutes / steps, 'min', `${plainNumber(minutes)} min ÷ ${steps} steps`),
+      figure: figure(minutes / steps, 'min', () => `${plainNumber(minutes)} min ÷ ${steps} steps`),
     },
   ],
   look({ sharePercent, steps }, before, { drawn, uneven }) {

@@ -33,7 +33,11 @@ export const ice: Method<Settings> = {
   leaves: 'dripping',
   needs: 'tray',
   bath: ({ iceGrams }) =>
-    figure(iceGrams, 'mL', `${plainNumber(iceGrams)} g of ice is as many mL of water, and there is no other`),
+    figure(
+      iceGrams,
+      'mL',
+      () => `${plainNumber(iceGrams)} g of ice is as many mL of water, and there is no other`,
+    ),
   acts(scene) {
     const vessel = iceOf(scene);
     return [
@@ -69,7 +73,7 @@ export const ice: Method<Settings> = {
   figures: ({ iceGrams }) => [
     {
       name: 'Melt water',
-      figure: figure(iceGrams, 'mL', `${plainNumber(iceGrams)} g of ice is as many mL of water`),
+      figure: figure(iceGrams, 'mL', () => `${plainNumber(iceGrams)} g of ice is as many mL of water`),
     },
   ],
   look: allOver(0.5),

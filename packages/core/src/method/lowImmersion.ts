@@ -46,7 +46,8 @@ export const lowImmersion: Method<Settings> = {
     return figure(
       Math.max(0, area * depthCm - grams / FIBER_G_PER_ML),
       'mL',
-      `${area.toFixed(0)} cm² × ${plainNumber(depthCm)} cm − ${plainNumber(grams)} g of fiber ÷ ${FIBER_G_PER_ML} g/mL`,
+      () =>
+        `${area.toFixed(0)} cm² × ${plainNumber(depthCm)} cm − ${plainNumber(grams)} g of fiber ÷ ${FIBER_G_PER_ML} g/mL`,
       'exact',
       'density of wool: Morton and Hearle, Physical Properties of Textile Fibres, from memory',
     );
@@ -64,14 +65,14 @@ export const lowImmersion: Method<Settings> = {
     return [
       {
         name: 'Pan holds to the rim',
-        figure: figure(area * wallCm, 'mL', `${area.toFixed(0)} cm² × ${plainNumber(wallCm)} cm`),
+        figure: figure(area * wallCm, 'mL', () => `${area.toFixed(0)} cm² × ${plainNumber(wallCm)} cm`),
       },
       {
         name: 'Goods per area',
         figure: figure(
           (100 * goodsGrams) / area,
           'g',
-          `${plainNumber(goodsGrams)} g on ${area.toFixed(0)} cm², per 100 cm²`,
+          () => `${plainNumber(goodsGrams)} g on ${area.toFixed(0)} cm², per 100 cm²`,
         ),
       },
     ];

@@ -39,7 +39,7 @@ export const paintMl = (pickUpMlPerG: number, grams: number) =>
   figure(
     pickUpMlPerG * grams,
     'mL',
-    `${plainNumber(pickUpMlPerG)} mL picked up per gram × ${plainNumber(grams)} g`,
+    () => `${plainNumber(pickUpMlPerG)} mL picked up per gram × ${plainNumber(grams)} g`,
     'estimate',
     'wet pick-up: from memory, yields to your own',
   );

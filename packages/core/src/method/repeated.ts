@@ -76,7 +76,7 @@ export const repeated: Method<Settings> = {
       figure: figure(
         minutes * (repeats - 1),
         'min',
-        `${plainNumber(minutes)} min after each of ${repeats} doses but the last`,
+        () => `${plainNumber(minutes)} min after each of ${repeats} doses but the last`,
       ),
     },
   ],

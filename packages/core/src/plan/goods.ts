@@ -39,7 +39,7 @@ export function plannedGoods(
       baseName: base?.name ?? '',
       form: line.form ?? base?.form ?? 'skein',
       count: line.count,
-      grams: figure(lineGrams(line), 'g', goodsLineWords(line)),
+      grams: figure(lineGrams(line), 'g', () => goodsLineWords(line)),
       catchUp: line.catchUp,
       undyedHex: ground,
       dyedHex: averageHex(looks.at(-1) ?? plainLook(ground)),

@@ -77,5 +77,8 @@ export const litersOf = ({ ml }: Bath): number => Math.max(1, ml) / 1000;
 /** The water of the studio as it is in this bath: acid from a bottle brings no alkalinity. */
 export const waterOf = ({ ml, alkalinityMeq }: Bath, water: StudioWater): StudioWater =>
   ml > 0
-    ? { ...water, alkalinityMgPerL: Math.max(0, (1000 * MG_CACO3_PER_MEQ * alkalinityMeq) / ml) }
+    ? {
+        alkalinityMgPerL: Math.max(0, (1000 * MG_CACO3_PER_MEQ * alkalinityMeq) / ml),
+        countFiberUptake: water.countFiberUptake,
+      }
     : water;

@@ -24,23 +24,23 @@ export function passParts(told: ToldPass, wogGrams: number): PlannedPart[] {
     return {
       id: section.id,
       name: section.name,
-      goods: figure(grams, 'g', `${plainNumber(section.sharePercent)} % × ${plainNumber(wogGrams)} g`),
+      goods: figure(grams, 'g', () => `${plainNumber(section.sharePercent)} % × ${plainNumber(wogGrams)} g`),
       paint: figure(
         paintMl,
         'mL',
-        `${plainNumber(pickUp)} mL/g × ${plainNumber(grams)} g`,
+        () => `${plainNumber(pickUp)} mL/g × ${plainNumber(grams)} g`,
         'estimate',
         PICK_UP,
       ),
       fillUp: figure(
         fillUpMl,
         'mL',
-        `${formatAmount(paintMl, 'mL')} paint − ${formatAmount(stock, 'mL')} stock`,
+        () => `${formatAmount(paintMl, 'mL')} paint − ${formatAmount(stock, 'mL')} stock`,
       ),
       dos: figure(
         mine.reduce((sum, pour) => sum + pour.dos.value, 0),
         '%',
-        `${mine.map((pour) => plainNumber(pour.dos.value)).join(' + ') || '0'} % on this section`,
+        () => `${mine.map((pour) => plainNumber(pour.dos.value)).join(' + ') || '0'} % on this section`,
       ),
     };
   });
@@ -53,7 +53,7 @@ function layersOf(
   wogGrams: number,
 ): PlannedPart[] {
   const grams = wogGrams / layers;
-  const got = receivedBy(end).filter((dose) => dose.pass === pass.id && dose.stretch.axis === 'layer');
+  const got = receivedBy(end, { pass: pass.id }).filter(({ stretch }) => stretch.axis === 'layer');
   return Array.from({ length: layers }, (_, i) => {
     const { from, to } = layerOf(layers, i);
     const middle = (from + to) / 2;
@@ -68,11 +68,11 @@ function layersOf(
     return {
       id: `layer-${i + 1}`,
       name: i === 0 ? 'Top layer' : lowest ? 'Lowest layer' : `Layer ${i + 1}`,
-      goods: figure(grams, 'g', `${plainNumber(wogGrams)} g ÷ ${layers} layers`),
+      goods: figure(grams, 'g', () => `${plainNumber(wogGrams)} g ÷ ${layers} layers`),
       paint: figure(
         pickUpMlPerG * grams,
         'mL',
-        `${plainNumber(pickUpMlPerG)} mL/g × ${plainNumber(grams)} g`,
+        () => `${plainNumber(pickUpMlPerG)} mL/g × ${plainNumber(grams)} g`,
         'estimate',
         PICK_UP,
       ),
@@ -80,7 +80,8 @@ function layersOf(
       dos: figure(
         (100 * dye) / grams,
         '%',
-        `${formatAmount(dye, 'g')} on ${formatAmount(grams, 'g')}: ${lowest ? 'all that reaches it stays' : `${plainNumber(drainPercent)} % of what reaches it drains on`}`,
+        () =>
+          `${formatAmount(dye, 'g')} on ${formatAmount(grams, 'g')}: ${lowest ? 'all that reaches it stays' : `${plainNumber(drainPercent)} % of what reaches it drains on`}`,
         'estimate',
         'mass balance on the drained share',
       ),

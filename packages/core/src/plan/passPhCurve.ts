@@ -1,6 +1,6 @@
 import { phCurve, type PhPoint } from '../acid/phCurve';
 import type { Formulation, Pass } from '../recipe/recipe';
-import { goodsInBath } from './goodsInBath';
+import { fiberInBath } from './fiberInBath';
 import { acidsIn, litersOf, together, waterOf } from './liquids';
 import { ACIDS } from '../materials/acids';
 import type { PlannedAcid, PlannedPass } from './planTypes';
@@ -24,7 +24,7 @@ export function passPhCurve(
     acid.amount.value,
     acidsIn(others),
     litersOf(bath),
-    goodsInBath(formulation, pass),
+    fiberInBath(formulation, pass),
     waterOf(bath, formulation.water),
   );
 }

@@ -42,7 +42,7 @@ export function planFormulation(asDecided: Formulation, context: PlanContext = {
     dyeablePercent: figure(
       (100 * dyeable.value) / wog.value,
       '%',
-      `${formatAmount(dyeable.value, 'g')} dyeable ÷ ${formatAmount(wog.value, 'g')} goods`,
+      () => `${formatAmount(dyeable.value, 'g')} dyeable ÷ ${formatAmount(wog.value, 'g')} goods`,
     ),
     passes,
     set: planSet(formulation, story),
@@ -74,7 +74,7 @@ export const goodsLineWords = (line: GoodsLine): string =>
 function sumGoods(goods: readonly GoodsLine[]): Figure {
   const counted = goods.filter((line) => !line.catchUp);
   const value = counted.reduce((sum, line) => sum + lineGrams(line), 0);
-  return figure(value, 'g', `${counted.map(goodsLineWords).join(' + ')} = ${plainNumber(value)} g`);
+  return figure(value, 'g', () => `${counted.map(goodsLineWords).join(' + ')} = ${plainNumber(value)} g`);
 }
 
 function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figure {
@@ -84,7 +84,7 @@ function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figur
   return figure(
     parts.reduce((sum, part) => sum + part.mass * part.share, 0),
     'g',
-    parts.map((part) => `${plainNumber(part.mass)} g × ${plainNumber(100 * part.share)} %`).join(' + '),
+    () => parts.map((part) => `${plainNumber(part.mass)} g × ${plainNumber(100 * part.share)} %`).join(' + '),
   );
 }
 

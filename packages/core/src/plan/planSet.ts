@@ -39,14 +39,15 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
     cool: figure(set.coolMinutes, 'min', 'as decided'),
     rise:
       !inPot && facts.riseMinutes === 0
-        ? figure(0, 'min', `to get the ${facts.label} hot`, 'estimate', PRACTICE)
+        ? figure(0, 'min', () => `to get the ${facts.label} hot`, 'estimate', PRACTICE)
         : risesTogether(
             story.set.flatMap(({ act, because }) => (act.kind === 'heat' && because ? [because] : [])),
           ),
     boiling: figure(
       boiling,
       '°C',
-      `saturation at ${airPressureKpa(place.altitudeM).toFixed(1)} kPa, the standard atmosphere at ${place.altitudeM} m`,
+      () =>
+        `saturation at ${airPressureKpa(place.altitudeM).toFixed(1)} kPa, the standard atmosphere at ${place.altitudeM} m`,
       'established',
       'ISO 2533:1975; IAPWS-IF97',
     ),
@@ -54,7 +55,8 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
       ? figure(
           center,
           'min',
-          `center of a ${set.bundleCm} cm bundle from ${place.roomC} °C to within ${NEAR_STEAM_C} °C of the steam, 1.4 × 10⁻⁷ m²/s`,
+          () =>
+            `center of a ${set.bundleCm} cm bundle from ${place.roomC} °C to within ${NEAR_STEAM_C} °C of the steam, 1.4 × 10⁻⁷ m²/s`,
           'estimate',
           'conduction into a cylinder, Carslaw and Jaeger; diffusivity of wet wool from memory',
         )
@@ -63,7 +65,8 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
       ? figure(
           cools,
           'min',
-          `ln((${set.temperatureC} − ${place.roomC}) ÷ (${HANDLING_C} − ${place.roomC})) × ${capacity.toFixed(0)} J/K ÷ ${pot?.lossWPerK ?? 0} W/K`,
+          () =>
+            `ln((${set.temperatureC} − ${place.roomC}) ÷ (${HANDLING_C} − ${place.roomC})) × ${capacity.toFixed(0)} J/K ÷ ${pot?.lossWPerK ?? 0} W/K`,
           'estimate',
           'Newton’s law of cooling; vessel data as entered',
         )

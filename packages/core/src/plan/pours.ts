@@ -42,7 +42,8 @@ export function planPour(
     ? figure(
         volumeMl,
         'mL',
-        `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(stock.strengthPercent)} % w/v = ${plainNumber(volumeMl)} mL`,
+        () =>
+          `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(stock.strengthPercent)} % w/v = ${plainNumber(volumeMl)} mL`,
         read.sureness,
       )
     : null;
@@ -53,7 +54,7 @@ export function planPour(
       : figure(
           whole.value / doses,
           whole.unit,
-          `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`,
+          () => `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`,
           whole.sureness,
         );
   const dosOf = (mass: number): number => depthOfShade(mass, wogGrams, dye.lotStrength);
@@ -80,16 +81,17 @@ export function planPour(
         ? figure(
             read.grams * citric,
             'g',
-            `${plainNumber(read.grams)} g × ${plainNumber(citric)} g citric per gram of dye`,
+            () => `${plainNumber(read.grams)} g × ${plainNumber(citric)} g citric per gram of dye`,
             read.sureness,
           )
         : null,
     dos: figure(
       read.dosPercent,
       '%',
-      line.entry.school === 'depth'
-        ? 'as decided, on the goods it is for'
-        : `100 × ${plainNumber(read.grams)} g${dye.lotStrength === 1 ? '' : ` × ${plainNumber(dye.lotStrength)}`} ÷ ${plainNumber(wogGrams)} g of goods`,
+      () =>
+        line.entry.school === 'depth'
+          ? 'as decided, on the goods it is for'
+          : `100 × ${plainNumber(read.grams)} g${dye.lotStrength === 1 ? '' : ` × ${plainNumber(dye.lotStrength)}`} ÷ ${plainNumber(wogGrams)} g of goods`,
       read.sureness,
     ),
     dosOnDyeable:
@@ -97,7 +99,7 @@ export function planPour(
         ? figure(
             depthOfShade(read.grams, dyeable, dye.lotStrength),
             '%',
-            `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(dyeable)} g that takes dye`,
+            () => `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(dyeable)} g that takes dye`,
             read.sureness,
           )
         : null,
@@ -109,7 +111,7 @@ export function planPour(
         : figure(
             perGram * read.grams,
             'cents',
-            `${plainNumber(read.grams)} g × ${formatAmount(perGram, 'cents')} per gram`,
+            () => `${plainNumber(read.grams)} g × ${formatAmount(perGram, 'cents')} per gram`,
             read.sureness,
           ),
   };
@@ -137,19 +139,21 @@ function measure(
     reading: figure(
       reading,
       unit,
-      `${plainNumber(amount)} ${unit} read to ${plainNumber(tool.kind === 'spoon' ? tool.capacity : tool.graduation)} ${unit} on the ${tool.name}`,
+      () =>
+        `${plainNumber(amount)} ${unit} read to ${plainNumber(tool.kind === 'spoon' ? tool.capacity : tool.graduation)} ${unit} on the ${tool.name}`,
     ),
     error: figure(
       Number(errorPercent.toPrecision(2)),
       '%',
-      `100 × ${plainNumber(tool.graduation)} ÷ 2${fills > 1 ? ` × √${fills}` : ''} ÷ ${plainNumber(amount)} ${unit}`,
+      () =>
+        `100 × ${plainNumber(tool.graduation)} ÷ 2${fills > 1 ? ` × √${fills}` : ''} ÷ ${plainNumber(amount)} ${unit}`,
       'estimate',
       PRACTICE,
     ),
     realDos: figure(
       dosOf(grams),
       '%',
-      `what ${doses > 1 ? `${doses} × ` : ''}${plainNumber(reading)} ${unit} gives`,
+      () => `what ${doses > 1 ? `${doses} × ` : ''}${plainNumber(reading)} ${unit} gives`,
     ),
   };
 }
@@ -169,19 +173,21 @@ function dilute(
   const grams = doses * gramsInStock(pour.reading, strengthPercent);
   return {
     ratio,
-    take: figure(take.reading, 'mL', `${plainNumber(makeUp.reading)} mL ÷ ${ratio}`),
+    take: figure(take.reading, 'mL', () => `${plainNumber(makeUp.reading)} mL ÷ ${ratio}`),
     takeWith: { name: take.tool.name, fills: take.fills },
     makeUp: figure(
       makeUp.reading,
       'mL',
-      `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}${doses > 1 ? ` × ${doses} doses` : ''}`,
+      () =>
+        `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}${doses > 1 ? ` × ${doses} doses` : ''}`,
     ),
     makeUpWith: makeUp.tool.name,
     strengthPercent,
     pour: figure(
       pour.reading,
       'mL',
-      `${plainNumber(amount)} mL × ${plainNumber(stock.strengthPercent)} % ÷ ${plainNumber(strengthPercent)} %, read on the ${pour.tool.name}`,
+      () =>
+        `${plainNumber(amount)} mL × ${plainNumber(stock.strengthPercent)} % ÷ ${plainNumber(strengthPercent)} %, read on the ${pour.tool.name}`,
     ),
     pourWith: { name: pour.tool.name, fills: pour.fills },
     error: figure(
@@ -191,7 +197,7 @@ function dilute(
       'estimate',
       PRACTICE,
     ),
-    realDos: figure(dosOf(grams), '%', `what ${plainNumber(pour.reading)} mL of the dilution gives`),
+    realDos: figure(dosOf(grams), '%', () => `what ${plainNumber(pour.reading)} mL of the dilution gives`),
   };
 }
 

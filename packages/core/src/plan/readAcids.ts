@@ -1,12 +1,13 @@
 import { equalEquivalents } from '../acid/acidDose';
-import { acidGramsForPh, alkalinityMolar, expectedPh, type GoodsInBath } from '../acid/expectedPh';
+import { acidGramsForPh, alkalinityMolar, expectedPh, phBeforeGoods } from '../acid/expectedPh';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { acidLine } from '../method/bath';
 import type { Formulation } from '../recipe/recipe';
+import { acidsTogether } from '../process/liquid';
 import { formatAmount } from '../units/formatQuantity';
-import { goodsInBath } from './goodsInBath';
+import { fiberInBath } from './fiberInBath';
 import { acidGrams, acidsIn, brought, litersOf, NO_BATH, together, waterOf, type Bath } from './liquids';
 import type { PlannedAcid, PlannedPass } from './planTypes';
 import type { ResolvedAcid } from './sceneOf';
@@ -42,7 +43,7 @@ export function readAcids(
   { bath, bathOnly, inBath }: PassLiquids,
   formulation: Formulation,
 ): Pick<PlannedPass, 'acids' | 'bathAcid'> {
-  const goods = goodsInBath(formulation, pass);
+  const fiberMmol = fiberInBath(formulation, pass);
   const puts = acids.flatMap((resolved): Put[] => {
     const mine = lines.filter(({ act }) => act.kind === 'put' && act.line === acidLine(resolved.nth));
     const [line] = mine;
@@ -62,7 +63,7 @@ export function readAcids(
   const planned = inOrder.map((put, i): PlannedAcid => {
     const later = inOrder.slice(i + 1).map((one) => one.brought);
     const without = (all: Bath): Bath => later.reduce((sum, one) => sub(sum, one), all);
-    return planAcid(put, without(inBath), without(bathOnly), { bath, goods, goodsGrams }, formulation);
+    return planAcid(put, without(inBath), without(bathOnly), { bath, fiberMmol, goodsGrams }, formulation);
   });
   const all = acidGrams(inBath);
   const poured = (kept ? acidGrams(kept) : 0) + inOrder.reduce((sum, put) => sum + acidGrams(put.brought), 0);
@@ -77,9 +78,9 @@ export function readAcids(
             gPerL: figure(
               (1000 * grams) / Math.max(1, bath.value),
               'g/L',
-              `${formatAmount(grams, 'g')} of acid ÷ ${formatAmount(bath.value, 'mL')}`,
+              () => `${formatAmount(grams, 'g')} of acid ÷ ${formatAmount(bath.value, 'mL')}`,
             ),
-            pH: planned.at(-1)?.pH ?? phOf(inBath, goods, formulation).pH,
+            pH: planned.at(-1)?.pH ?? phOf(inBath, fiberMmol, formulation),
           },
   };
 }
@@ -88,46 +89,45 @@ const at = (lines: readonly Told[], { line }: Put): number => lines.indexOf(line
 
 /** A bath without what a later dose brings; its volume stays, as it was decided for all of them. */
 const sub = (all: Bath, later: Bath): Bath => ({
-  ...together(all, later, -1),
   ml: all.ml,
   alkalinityMeq: all.alkalinityMeq,
+  acids: acidsTogether(all.acids, later.acids, -1),
 });
 
 /** pH asked of a bath with goods in it. */
-const phOf = (bath: Bath, goods: readonly GoodsInBath[], { water }: Formulation) =>
-  expectedPh(acidsIn(bath), litersOf(bath), goods, waterOf(bath, water));
+const phOf = (bath: Bath, fiberMmol: number, { water }: Formulation) =>
+  expectedPh(acidsIn(bath), litersOf(bath), fiberMmol, waterOf(bath, water));
 
 function planAcid(
   { resolved, line }: Put,
   inBath: Bath,
   bathOnly: Bath,
-  { bath, goods, goodsGrams }: { bath: Figure; goods: readonly GoodsInBath[]; goodsGrams: number },
+  { bath, fiberMmol, goodsGrams }: { bath: Figure; fiberMmol: number; goodsGrams: number },
   formulation: Formulation,
 ): PlannedAcid {
   const { dose, amounts: all, when } = resolved;
   const facts = ACIDS[dose.material];
   const other = facts.besides;
   const bathMl = when === 'soak' ? 1000 * resolved.liters : bath.value;
-  const liters = formatAmount(bathMl, 'mL');
-  const pure = formatAmount(all.pureGrams, 'g');
-  const stated =
+  const liters = (): string => formatAmount(bathMl, 'mL');
+  const pure = (): string => formatAmount(all.pureGrams, 'g');
+  const stated = (): string =>
     dose.basis === 'gPerL'
       ? `${plainNumber(dose.value)} g/L × ${formatAmount(1000 * resolved.liters, 'mL')}`
       : dose.basis === 'percentOfGoods'
         ? `${plainNumber(dose.value)} % × ${formatAmount(goodsGrams, 'g')}`
         : `${plainNumber(dose.value)} ${facts.unit} × ${plainNumber(dose.strengthPercent)} %`;
-  const with_ = phOf(inBath, goods, formulation);
-  const before = phOf(bathOnly, [], formulation);
+  const with_ = phOf(inBath, fiberMmol, formulation);
   const alone =
     acidsIn(inBath).length === 1 && when !== 'soak' && Math.abs(acidGrams(inBath) - all.pureGrams) < 1e-9
-      ? with_.pH
+      ? with_
       : expectedPh(
           [{ material: dose.material, pureGrams: all.pureGrams }],
           litersOf(inBath),
-          goods,
+          fiberMmol,
           waterOf(inBath, formulation.water),
-        ).pH;
-  const samePh = insteadGrams(dose.material, all.amount, alone, inBath, goods, formulation);
+        );
+  const samePh = insteadGrams(dose.material, all.amount, alone, inBath, fiberMmol, formulation);
   const otherAmount = (100 * samePh.value) / ACIDS[other].usualStrength;
   return {
     nth: resolved.nth,
@@ -139,22 +139,26 @@ function planAcid(
     amount: figure(
       all.amount,
       all.unit,
-      `100 × ${pure} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
+      () => `100 × ${pure()} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
     ),
-    pureGrams: figure(all.pureGrams, 'g', `${stated} = ${pure} ${facts.acid}`),
-    gPerL: figure((1000 * all.pureGrams) / Math.max(1, bathMl), 'g/L', `${pure} ÷ ${liters}`),
-    percentOfGoods: figure(all.percentOfGoods, '%', `100 × ${pure} ÷ ${formatAmount(goodsGrams, 'g')}`),
-    pH: with_.pH,
-    phBeforeGoods: before.beforeGoods,
+    pureGrams: figure(all.pureGrams, 'g', () => `${stated()} = ${pure()} ${facts.acid}`),
+    gPerL: figure((1000 * all.pureGrams) / Math.max(1, bathMl), 'g/L', () => `${pure()} ÷ ${liters()}`),
+    percentOfGoods: figure(
+      all.percentOfGoods,
+      '%',
+      () => `100 × ${pure()} ÷ ${formatAmount(goodsGrams, 'g')}`,
+    ),
+    pH: with_,
+    phBeforeGoods: phBeforeGoods(acidsIn(bathOnly), litersOf(bathOnly), waterOf(bathOnly, formulation.water)),
     instead: {
       label: ACIDS[other].short,
       samePh: goesIn(other, otherAmount, litersOf(inBath))
-        ? figure(otherAmount, ACIDS[other].unit, samePh.because, samePh.sureness, samePh.source)
+        ? figure(otherAmount, ACIDS[other].unit, () => samePh.because, samePh.sureness, samePh.source)
         : null,
       sameProtons: figure(
         equalEquivalents(all.milliequivalents, other, ACIDS[other].usualStrength),
         ACIDS[other].unit,
-        `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
+        () => `the same ${all.milliequivalents.toFixed(0)} meq; equal protons, not equal pH`,
         'exact',
         HANDBOOK,
       ),
@@ -171,15 +175,19 @@ function insteadGrams(
   amount: number,
   alone: Figure,
   inBath: Bath,
-  goods: readonly GoodsInBath[],
+  fiberMmol: number,
   { water }: Formulation,
 ): Figure {
   const other = ACIDS[material].besides;
   const meqPerMl = alkalinityMolar(water.alkalinityMgPerL);
   const meq = inBath.alkalinityMeq + (ACIDS[material].unit === 'mL' ? amount * meqPerMl : 0);
   const grams = (otherMl: number): Figure => {
-    const bath = { ...inBath, alkalinityMeq: Math.max(0, meq - otherMl * meqPerMl) };
-    return acidGramsForPh(other, alone, litersOf(bath), goods, waterOf(bath, water));
+    const bath: Bath = {
+      ml: inBath.ml,
+      alkalinityMeq: Math.max(0, meq - otherMl * meqPerMl),
+      acids: inBath.acids,
+    };
+    return acidGramsForPh(other, alone, litersOf(bath), fiberMmol, waterOf(bath, water));
   };
   const first = grams(0);
   if (ACIDS[other].unit === 'g') return first;

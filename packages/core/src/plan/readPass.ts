@@ -44,7 +44,7 @@ export function readPass(
     goods: figure(
       goodsGrams,
       'g',
-      `${plainNumber(wogGrams)} g × ${plainNumber(100 * way.reach(pass.method))} %`,
+      () => `${plainNumber(wogGrams)} g × ${plainNumber(100 * way.reach(pass.method))} %`,
     ),
     parts,
     pours,
@@ -52,7 +52,7 @@ export function readPass(
     liquorRatio: figure(
       bath.value / goodsGrams,
       'mL/g',
-      `${formatAmount(bath.value, 'mL')} ÷ ${formatAmount(goodsGrams, 'g')}`,
+      () => `${formatAmount(bath.value, 'mL')} ÷ ${formatAmount(goodsGrams, 'g')}`,
     ),
     water: waterFigure(told, bath),
     acids,
@@ -105,8 +105,12 @@ export function wayRead(
 /** The bath as it is; with its own arithmetic while that comes to the same. */
 const bathFigure = (ml: number, decided: Figure): Figure =>
   Math.abs(ml - decided.value) <= 1e-9 * Math.max(1, ml)
-    ? { ...decided, value: ml }
-    : figure(ml, 'mL', `all that is poured, more than the ${formatAmount(decided.value, 'mL')} decided`);
+    ? figure(ml, decided.unit, () => decided.because, decided.sureness, decided.source)
+    : figure(
+        ml,
+        'mL',
+        () => `all that is poured, more than the ${formatAmount(decided.value, 'mL')} decided`,
+      );
 
 const isWater = ({ act }: Told): boolean =>
   act.kind === 'run' && (act.purpose === 'bath' || act.purpose === 'paint');
@@ -114,7 +118,11 @@ const isWater = ({ act }: Told): boolean =>
 function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figure): Figure {
   const { ml } = broughtBy(lines, isWater);
   if (kept)
-    return figure(0, 'mL', `the bath of the pass before stays in the pot, ${formatAmount(kept.ml, 'mL')}`);
+    return figure(
+      0,
+      'mL',
+      () => `the bath of the pass before stays in the pot, ${formatAmount(kept.ml, 'mL')}`,
+    );
   if (methodFacts(scene.settings.kind).liquid === 'ice')
     return figure(0, 'mL', 'the ice is all the water there is');
   const stock = stockPouredMl(pours);
@@ -126,7 +134,8 @@ function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figur
   return figure(
     Math.max(0, ml),
     'mL',
-    `${formatAmount(whole, 'mL')} ${scene.fillTo ? 'bath' : 'paint'} − ${formatAmount(stock, 'mL')} stock − ${formatAmount(acid, 'mL')} liquid acid${wet > 0.5 ? ` − ${formatAmount(wet, 'mL')} in the wet goods` : ''}`,
+    () =>
+      `${formatAmount(whole, 'mL')} ${scene.fillTo ? 'bath' : 'paint'} − ${formatAmount(stock, 'mL')} stock − ${formatAmount(acid, 'mL')} liquid acid${wet > 0.5 ? ` − ${formatAmount(wet, 'mL')} in the wet goods` : ''}`,
   );
 }
 
@@ -151,7 +160,7 @@ function topUpFigure({ pass, scene, decided }: ToldPass): PlannedTopUp | null {
     water: figure(
       Math.max(0, pass.topUpMl - (unit === 'mL' ? acid.amount : 0)),
       'mL',
-      `${formatAmount(pass.topUpMl, 'mL')} topped up${unit === 'mL' ? ' less the liquid acid' : ''}`,
+      () => `${formatAmount(pass.topUpMl, 'mL')} topped up${unit === 'mL' ? ' less the liquid acid' : ''}`,
     ),
     acid: {
       material: acid.material,
@@ -160,7 +169,8 @@ function topUpFigure({ pass, scene, decided }: ToldPass): PlannedTopUp | null {
       amount: figure(
         acid.amount,
         unit,
-        `${plainNumber(gPerL)} g/L of the ${formatAmount(decided.value, 'mL')} × ${formatAmount(pass.topUpMl, 'mL')} ÷ ${plainNumber(acid.strengthPercent)} %: the bath keeps its acid per liter`,
+        () =>
+          `${plainNumber(gPerL)} g/L of the ${formatAmount(decided.value, 'mL')} × ${formatAmount(pass.topUpMl, 'mL')} ÷ ${plainNumber(acid.strengthPercent)} %: the bath keeps its acid per liter`,
       ),
     },
   };
@@ -179,7 +189,12 @@ function doseOnGoods(
   const sureness = pours.some((pour) => pour.dos.sureness === 'estimate') ? 'estimate' : 'exact';
   const on = (grams: number): Figure =>
     split
-      ? figure((100 * strong) / grams, '%', `all dye of the pass on ${formatAmount(grams, 'g')}`, sureness)
-      : figure(direct, '%', `${said} %`, sureness);
+      ? figure(
+          (100 * strong) / grams,
+          '%',
+          () => `all dye of the pass on ${formatAmount(grams, 'g')}`,
+          sureness,
+        )
+      : figure(direct, '%', () => `${said} %`, sureness);
   return { onReached: on(passGrams), onAll: on(wogGrams) };
 }

@@ -180,14 +180,15 @@ export function bathAsDecided(
     return figure(
       there + acid,
       'mL',
-      `${own ? own.because : `${formatAmount(thereMl ?? 0, 'mL')} in the pot`}${poured > 0 ? ` + ${formatAmount(poured, 'mL')} stock` : ''}${acid > 0 ? ` + ${formatAmount(acid, 'mL')} liquid acid` : ''}`,
+      () =>
+        `${own ? own.because : `${formatAmount(thereMl ?? 0, 'mL')} in the pot`}${poured > 0 ? ` + ${formatAmount(poured, 'mL')} stock` : ''}${acid > 0 ? ` + ${formatAmount(acid, 'mL')} liquid acid` : ''}`,
     );
   }
   if (water.basis === 'ratio')
     return figure(
       water.value * goodsGrams,
       'mL',
-      `${plainNumber(water.value)} mL/g × ${plainNumber(goodsGrams)} g`,
+      () => `${plainNumber(water.value)} mL/g × ${plainNumber(goodsGrams)} g`,
     );
   return figure(water.basis === 'volume' ? water.value : poured, 'mL', 'as decided');
 }

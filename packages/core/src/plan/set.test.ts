@@ -1,4 +1,5 @@
 import { linesOf, minutesOfLine } from '../../test/plans';
+import { written } from '../../test/written';
 import { formulation } from '../../test/examples';
 import { SET_METHOD_NAMES, usualSetMinutes } from '../../test/sets';
 import { figure } from '../figure/figure';
@@ -56,7 +57,7 @@ test('steam, oven and microwave each carry their caution where the heat begins',
 test('a figure that is not a number is never made', () => {
   expect(() => figure(Number.NaN, 'g', '0 ÷ 0')).toThrow(/came out as NaN: 0 ÷ 0/);
   expect(() => figure(Number.POSITIVE_INFINITY, 'mL', '1 ÷ 0')).toThrow(RangeError);
-  expect(figure(1, 'g', 'as decided')).toEqual({
+  expect(written(figure(1, 'g', 'as decided'))).toEqual({
     value: 1,
     unit: 'g',
     sureness: 'exact',

@@ -199,7 +199,13 @@ function heatAway(set: HeatSet, vessel: string, cautions: CautionName[]): Writte
     {
       id: 'heat',
       estimated: true,
-      because: figure(riseMinutes, 'min', `${riseMinutes} min to get the ${label} hot`, 'estimate', PRACTICE),
+      because: figure(
+        riseMinutes,
+        'min',
+        () => `${riseMinutes} min to get the ${label} hot`,
+        'estimate',
+        PRACTICE,
+      ),
       hands: 10,
       cautions,
       act: {

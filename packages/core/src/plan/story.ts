@@ -199,10 +199,10 @@ const withoutGoods = (state: State): State => ({ ...state, pieces: emptyState().
 
 /** What the acts of a pass brought to the goods and their vessels; top-ups and what was soaked up before are none of it. */
 export function broughtBy(lines: readonly Told[], isCounted: (line: Told) => boolean = () => true): Bath {
-  return lines
-    .filter(isBringing)
-    .filter(isCounted)
-    .reduce((sum, { before, after }) => together(sum, brought(before, after)), NO_BATH);
+  let sum = NO_BATH;
+  for (const line of lines)
+    if (isBringing(line) && isCounted(line)) sum = together(sum, brought(line.before, line.after));
+  return sum;
 }
 
 /** Whether an act brings liquid to the dyeing: water, stock, acid, or ice that melts. */

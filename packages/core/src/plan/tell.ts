@@ -24,6 +24,24 @@ export interface Telling {
   ids: Map<string, number>;
 }
 
+/** Written out field by field: a plan has hundreds of lines, and they are to be quick to make. */
+const withStates = (line: Line, before: State, after: State, impossible: Told['impossible']): Told => ({
+  id: line.id,
+  act: line.act,
+  quiet: line.quiet,
+  tool: line.tool,
+  madeUp: line.madeUp,
+  askedGrams: line.askedGrams,
+  estimated: line.estimated,
+  dose: line.dose,
+  cautions: line.cautions,
+  hands: line.hands,
+  because: line.because,
+  before,
+  after,
+  impossible,
+});
+
 /** Tells some steps, each with what is there when its turn comes. @returns the lines they became */
 export function tell(telling: Telling, steps: readonly WayStep[]): Told[] {
   const from = telling.lines.length;
@@ -45,5 +63,5 @@ function told(telling: Telling, written: Written): void {
   const before = telling.state;
   const { state, impossible } = apply(before, line);
   telling.state = state;
-  telling.lines.push(Object.assign(line, { before, after: state, impossible }));
+  telling.lines.push(withStates(line, before, state, impossible));
 }

@@ -27,18 +27,16 @@ export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[])
     dye: figure(
       sum(pours.map((pour) => pour.grams.value)),
       'g',
-      `${pours.map((pour) => plainNumber(pour.grams.value)).join(' + ') || '0'} g`,
+      () => `${pours.map((pour) => plainNumber(pour.grams.value)).join(' + ') || '0'} g`,
       unsure,
     ),
     dos: figure(
       sum(passes.map((pass) => pass.dosOnAllGoods.value)),
       '%',
-      `${passes.map((pass) => plainNumber(pass.dosOnAllGoods.value)).join(' + ')} % on all the goods`,
+      () => `${passes.map((pass) => plainNumber(pass.dosOnAllGoods.value)).join(' + ')} % on all the goods`,
       unsure,
     ),
-    water: figure(
-      sum(passes.map((pass) => pass.water.value)),
-      'mL',
+    water: figure(sum(passes.map((pass) => pass.water.value)), 'mL', () =>
       passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + '),
     ),
     acids: acidTotals(lines),
@@ -46,14 +44,15 @@ export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[])
     handsOn: figure(
       hands,
       'min',
-      `usual hands-on minutes of ${lines.filter(({ quiet }) => !quiet).length} steps`,
+      () => `usual hands-on minutes of ${lines.filter(({ quiet }) => !quiet).length} steps`,
       'estimate',
       PRACTICE,
     ),
     elapsed: figure(
       waits + hands,
       'min',
-      `${waits.toFixed(0)} min of waits + ${hands.toFixed(0)} min of hands, ${count} ${count === 1 ? 'pass' : 'passes'}`,
+      () =>
+        `${waits.toFixed(0)} min of waits + ${hands.toFixed(0)} min of hands, ${count} ${count === 1 ? 'pass' : 'passes'}`,
       'estimate',
       PRACTICE,
     ),
@@ -74,7 +73,7 @@ function acidTotals(lines: readonly Told[]): Plan['totals']['acids'] {
     const { label, unit } = ACIDS[material];
     return {
       label,
-      amount: figure(sum(amounts), unit, amounts.map((one) => formatAmount(one, unit)).join(' + ')),
+      amount: figure(sum(amounts), unit, () => amounts.map((one) => formatAmount(one, unit)).join(' + ')),
     };
   });
 }

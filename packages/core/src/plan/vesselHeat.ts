@@ -40,9 +40,11 @@ export function risesTogether(rises: readonly Figure[]): Figure {
   const [first] = rises;
   if (!first) return figure(0, 'min', 'as hot already', 'estimate', 'common practice, no source');
   if (rises.length === 1) return first;
-  return {
-    ...first,
-    value: rises.reduce((sum, { value }) => sum + value, 0),
-    because: rises.map(({ because }) => because).join(', then '),
-  };
+  return figure(
+    rises.reduce((sum, { value }) => sum + value, 0),
+    first.unit,
+    () => rises.map(({ because }) => because).join(', then '),
+    first.sureness,
+    first.source,
+  );
 }

@@ -25,7 +25,10 @@ import { emptyState, type State } from './state';
 
 /** Standard grams a piece or line has got once all is given. */
 const gramsOn = (state: State, line: string): number =>
-  receivedBy(state, line).reduce((sum, { standardGrams }) => sum + standardGrams, 0);
+  receivedBy(state, line === undefined ? {} : { line }).reduce(
+    (sum, { standardGrams }) => sum + standardGrams,
+    0,
+  );
 const pot = (state: State, id = 'pot') => state.vessels.get(id)!;
 const waitingIn = (state: State, id: string): number =>
   pot(state, id).liquid.parcels.reduce((sum, { standardGrams }) => sum + standardGrams, 0);
@@ -273,7 +276,10 @@ describe('when a pass is over', () => {
   test('an act of the same pass does not end it', () => {
     const state = done([...kept, powder('pot', 'red', 1), place('pot', ['b']), hold('pot', 20, 0)]);
     expect(
-      receivedBy(state, 'b').map(({ dyeId, standardGrams }) => [dyeId, Number(standardGrams.toFixed(9))]),
+      receivedBy(state, { line: 'b' }).map(({ dyeId, standardGrams }) => [
+        dyeId,
+        Number(standardGrams.toFixed(9)),
+      ]),
     ).toEqual([
       ['blue', Number((2 / 3).toFixed(9))],
       ['red', 0.5],

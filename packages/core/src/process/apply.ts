@@ -1,7 +1,7 @@
 import type { Act, ActKind, ActOf } from './act';
 import { minutesOf } from './amountOf';
 import { bring } from './bring';
-import { withVessels } from './change';
+import { stateWith, vesselWith, withVessels } from './change';
 import { ordered } from './enter';
 import { CannotBe, type Impossible } from './impossible';
 import { dry, handle, lift, place, rinse, split, wring } from './lay';
@@ -67,8 +67,8 @@ function timed(before: State, after: State, act: Act): State {
   const changed: [string, Vessel][] = [];
   for (const id of ids) {
     const vessel = after.vessels.get(id);
-    if (vessel && vessel.clock !== ends) changed.push([id, { ...vessel, clock: ends }]);
+    if (vessel && vessel.clock !== ends) changed.push([id, vesselWith(vessel, { clock: ends })]);
   }
   const timedAll = changed.length === 0 ? after : withVessels(after, changed);
-  return begins === timedAll.handsFree ? timedAll : { ...timedAll, handsFree: begins };
+  return begins === timedAll.handsFree ? timedAll : stateWith(timedAll, { handsFree: begins });
 }

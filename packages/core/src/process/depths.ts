@@ -1,7 +1,7 @@
 import { width } from './exposure';
 import { give, giveHeld } from './give';
 import { gotBy, type Got } from './received';
-import type { Dose, Piece, State, Stretch } from './state';
+import type { Dose, Piece, Received, State, Stretch } from './state';
 
 const ended = new WeakMap<State, State>();
 
@@ -16,10 +16,17 @@ export function allGiven(state: State): State {
   return after;
 }
 
-/** What the pieces of some goods got that counts as depth, oldest first. @param line a line of goods, or one piece of it */
-export function receivedBy(state: State, line?: string): Got[] {
+/**
+ * What the pieces of some goods got that counts as depth, oldest first; of one pass, or of all.
+ * @param line a line of goods, or one piece of it
+ */
+export function receivedBy(state: State, { line, pass }: { line?: string; pass?: string } = {}): Got[] {
   const after = allGiven(state);
-  return goodsOf(after, line).flatMap(([id]) => gotBy(after, id).filter(({ counts }) => counts));
+  const isMeant = ({ counts, doses }: Received): boolean =>
+    counts && (pass === undefined || doses.some((dose) => dose.pass === pass));
+  return goodsOf(after, line)
+    .flatMap(([id]) => gotBy(after, id, isMeant))
+    .filter((got) => pass === undefined || got.pass === pass);
 }
 
 const goodsOf = ({ pieces }: State, line?: string): (readonly [string, Piece])[] =>

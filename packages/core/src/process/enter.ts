@@ -1,6 +1,6 @@
 import { CannotBe } from './impossible';
 import { give } from './give';
-import { withVessels } from './change';
+import { stateWith, vesselWith, withVessels } from './change';
 import type { State, Vessel } from './state';
 
 /** A vessel by its id. @throws CannotBe */
@@ -12,7 +12,9 @@ export function vesselNamed({ vessels }: State, id: string): Vessel {
 
 /** A pass’s place in the order, 0 first; passes that were not named beforehand come in the order of their acts. */
 export function ordered(state: State, pass: string | null): State {
-  return pass === null || state.passes.includes(pass) ? state : { ...state, passes: [...state.passes, pass] };
+  return pass === null || state.passes.includes(pass)
+    ? state
+    : stateWith(state, { passes: [...state.passes, pass] });
 }
 
 /**
@@ -28,5 +30,5 @@ export function entered(state: State, vesselId: string, pass: string | null): St
     vesselId,
     (parcel) => parcel.pass === null || state.passes.indexOf(parcel.pass) < index,
   );
-  return withVessels(ended, [[vesselId, { ...vesselNamed(ended, vesselId), pass: index }]]);
+  return withVessels(ended, [[vesselId, vesselWith(vesselNamed(ended, vesselId), { pass: index })]]);
 }

@@ -1,5 +1,13 @@
 import { added, type Chain } from './chain';
-import { withPieces, withReceived, withVessels } from './change';
+import {
+  liquidWith,
+  parcelWith,
+  pieceWith,
+  vesselWith,
+  withPieces,
+  withReceived,
+  withVessels,
+} from './change';
 import { claimsOn, minutesSince, WHOLE, type Claim } from './exposure';
 import { dosesOf } from './received';
 import type { Dose, Exposure, Parcel, Piece, Received, State, Stretch } from './state';
@@ -30,11 +38,11 @@ export function give(
     }
     const left = parcel.standardGrams * leaves > NOTHING_LEFT ? parcel.standardGrams * leaves : 0;
     if (!gifts.share(sharings.since(parcel.since), parcel, parcel.standardGrams - left)) waiting.push(parcel);
-    else if (left > 0) waiting.push({ ...parcel, standardGrams: left, left: true });
+    else if (left > 0) waiting.push(parcelWith(parcel, { standardGrams: left, left: true }));
   }
   if (gifts.none) return state;
   return withVessels(gifts.given(), [
-    [vesselId, { ...vessel, liquid: { ...vessel.liquid, parcels: waiting } }],
+    [vesselId, vesselWith(vessel, { liquid: liquidWith(vessel.liquid, { parcels: waiting }) })],
   ]);
 }
 
@@ -148,14 +156,13 @@ export function giveHeld(state: State, isMeant: (piece: Piece) => boolean, leave
   for (const [id, piece] of holding) {
     const { parcels } = piece.held;
     const waiting = parcels
-      .map((parcel) => ({ ...parcel, standardGrams: stays(parcel), left: true }))
+      .map((parcel) => parcelWith(parcel, { standardGrams: stays(parcel), left: true }))
       .filter(({ standardGrams }) => standardGrams > 0);
-    const gone = parcels.map((parcel) => ({
-      ...parcel,
-      standardGrams: parcel.standardGrams - stays(parcel),
-    }));
+    const gone = parcels.map((parcel) =>
+      parcelWith(parcel, { standardGrams: parcel.standardGrams - stays(parcel) }),
+    );
     after = withPieces(receivedOn(after, id, WHOLE, gone), [
-      [id, { ...piece, held: { ...piece.held, parcels: waiting } }],
+      [id, pieceWith(piece, { held: liquidWith(piece.held, { parcels: waiting }) })],
     ]);
   }
   return after;

@@ -1,6 +1,17 @@
 import type { ActOf } from './act';
 import { chainOf, listed, type Chain } from './chain';
-import { withDrained, withLiquid, withPieces, withReceived, withVessels } from './change';
+import {
+  liquidWith,
+  parcelWith,
+  pieceWith,
+  stateWith,
+  vesselWith,
+  withDrained,
+  withLiquid,
+  withPieces,
+  withReceived,
+  withVessels,
+} from './change';
 import { entered, vesselNamed } from './enter';
 import { contactsShared, immersed, width } from './exposure';
 import { CannotBe } from './impossible';
@@ -36,11 +47,10 @@ function laidIn(state: State, id: string, next: Whereabouts, lies: Piece['lies']
   return withPieces(after, [
     [
       id,
-      {
-        ...piece,
+      pieceWith(piece, {
         lies: lies ?? piece.lies,
         at: [...piece.at.filter(({ vessel }) => vessel !== next.vessel), next],
-      },
+      }),
     ],
   ]);
 }
@@ -70,7 +80,7 @@ function heldJoins(state: State, id: string, vesselId: string, newly: number): S
     here: fiberIn(state, vesselId),
     there: piece.grams * newly,
   });
-  return withPieces(withLiquid(state, vesselId, liquid), [[id, { ...piece, held: left }]]);
+  return withPieces(withLiquid(state, vesselId, liquid), [[id, pieceWith(piece, { held: left })]]);
 }
 
 /** A share of the goods leaves the liquid and keeps some of it. @param mlPerGram null: nobody squeezed */
@@ -86,7 +96,7 @@ function liquidKept(
   const kept = (mlPerGram ?? state.surroundings.canHoldMlPerGram) * piece.grams * share;
   const { taken, left } = divided(vessel.liquid, vessel.liquid.ml > 0 ? kept / vessel.liquid.ml : 0);
   return withPieces(withLiquid(state, vesselId, left), [
-    [id, { ...piece, held: joined(taken, piece.held, { here: piece.grams * share }) }],
+    [id, pieceWith(piece, { held: joined(taken, piece.held, { here: piece.grams * share }) })],
   ]);
 }
 
@@ -95,7 +105,9 @@ function liftedFrom(state: State, id: string, there: Whereabouts, mlPerGram: num
   const share = wetShare(there);
   const out = share > 0 ? liquidKept(state, id, there.vessel, share, mlPerGram) : state;
   const piece = pieceOf(out, id);
-  return withPieces(out, [[id, { ...piece, at: piece.at.filter(({ vessel }) => vessel !== there.vessel) }]]);
+  return withPieces(out, [
+    [id, pieceWith(piece, { at: piece.at.filter(({ vessel }) => vessel !== there.vessel) })],
+  ]);
 }
 
 /** Goods out of wherever they lie. */
@@ -108,7 +120,7 @@ function squeezed(state: State, id: string, mlPerGram: number): State {
   const most = mlPerGram * piece.grams;
   if (piece.held.ml <= most) return state;
   const { taken, left } = divided(piece.held, 1 - most / piece.held.ml);
-  const drier = withPieces(state, [[id, { ...piece, held: left }]]);
+  const drier = withPieces(state, [[id, pieceWith(piece, { held: left })]]);
   return withDrained(drier, joined(drier.drained, taken));
 }
 
@@ -135,11 +147,10 @@ export function split(state: State, { goods, count, grams, into }: ActOf<'split'
   const vessels = state.vessels.entries().map(([key, vessel]) => {
     const exposure = contactsShared(vessel.exposure, id, into);
     if (exposure === vessel.exposure) return [key, vessel] as const;
-    const parcels = vessel.liquid.parcels.map((parcel) => ({
-      ...parcel,
-      since: contactsShared(vessel.exposure, id, into, parcel.since),
-    }));
-    return [key, { ...vessel, exposure, liquid: { ...vessel.liquid, parcels } }] as const;
+    const parcels = vessel.liquid.parcels.map((parcel) =>
+      parcelWith(parcel, { since: contactsShared(vessel.exposure, id, into, parcel.since) }),
+    );
+    return [key, vesselWith(vessel, { exposure, liquid: liquidWith(vessel.liquid, { parcels }) })] as const;
   });
   const got = listed(state.received.get(id) ?? null);
   const parted = (part: number): Chain<Received> =>
@@ -154,13 +165,13 @@ export function split(state: State, { goods, count, grams, into }: ActOf<'split'
   ]);
 }
 
-const partOf = (piece: Piece, share: number, count: number): Piece => ({
-  ...piece,
-  count,
-  grams: piece.grams * share,
-  held: divided(piece.held, share).taken,
-  iceGrams: piece.iceGrams * share,
-});
+const partOf = (piece: Piece, share: number, count: number): Piece =>
+  pieceWith(piece, {
+    count,
+    grams: piece.grams * share,
+    held: divided(piece.held, share).taken,
+    iceGrams: piece.iceGrams * share,
+  });
 
 /** Turned, tied, pressed, blotted, wrapped: how they lie is all that changes. */
 export function handle(state: State, { goods, lies }: ActOf<'handle'>): State {
@@ -169,7 +180,7 @@ export function handle(state: State, { goods, lies }: ActOf<'handle'>): State {
     ? state
     : withPieces(
         state,
-        handled.map(([id, piece]) => [id, { ...piece, lies }]),
+        handled.map(([id, piece]) => [id, pieceWith(piece, { lies })]),
       );
 }
 
@@ -181,7 +192,7 @@ export function rinse(state: State, { goods }: ActOf<'rinse'>): State {
     const piece = pieceOf(after, id);
     const clean = tapWater(state.surroundings.canHoldMlPerGram * piece.grams, state);
     after = withPieces(withDrained(after, joined(after.drained, piece.held)), [
-      [id, { ...piece, held: clean }],
+      [id, pieceWith(piece, { held: clean })],
     ]);
   }
   return after;
@@ -203,8 +214,8 @@ export function dry(state: State, { goods }: ActOf<'dry'>): State {
   for (const [id] of piecesOr(state, goods, everything)) {
     after = liftedOut(after, id);
     const piece = pieceOf(after, id);
-    after = withPieces({ ...after, driedMl: after.driedMl + piece.held.ml }, [
-      [id, { ...piece, held: { ...piece.held, ml: 0, celsius: state.surroundings.roomC } }],
+    after = withPieces(stateWith(after, { driedMl: after.driedMl + piece.held.ml }), [
+      [id, pieceWith(piece, { held: liquidWith(piece.held, { ml: 0, celsius: state.surroundings.roomC }) })],
     ]);
   }
   return after;

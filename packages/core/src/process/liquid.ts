@@ -1,4 +1,5 @@
 import { heatCapacityJPerK } from '../heat/heatUp';
+import { parcelWith } from './change';
 import type { Acids, AcidSubstance, Liquid, Parcel } from './state';
 import { emptyLiquid } from './state';
 
@@ -42,7 +43,8 @@ function parcelsTogether(some: readonly Parcel[], more: readonly Parcel[]): read
         one.left === parcel.left,
     );
     const before = together[same];
-    if (before) together[same] = { ...before, standardGrams: before.standardGrams + parcel.standardGrams };
+    if (before)
+      together[same] = parcelWith(before, { standardGrams: before.standardGrams + parcel.standardGrams });
     else together.push(parcel);
   }
   return together;
@@ -76,9 +78,8 @@ function scaled(liquid: Liquid, factor: number): Liquid {
     celsius: liquid.celsius,
     alkalinityMeq: liquid.alkalinityMeq * factor,
     acids: acidsTimes(liquid.acids, factor),
-    parcels: liquid.parcels.map((parcel) => ({
-      ...parcel,
-      standardGrams: parcel.standardGrams * factor,
-    })),
+    parcels: liquid.parcels.map((parcel) =>
+      parcelWith(parcel, { standardGrams: parcel.standardGrams * factor }),
+    ),
   };
 }

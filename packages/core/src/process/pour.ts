@@ -1,22 +1,22 @@
 import { pureAcidGrams } from '../acid/acidDose';
 import { alkalinityMolar } from '../acid/expectedPh';
 import type { ActOf, End } from './act';
-import { withDrained } from './change';
+import { liquidWith, withDrained } from './change';
 import { entered, vesselNamed } from './enter';
 import { joined } from './liquid';
 import type { Material } from './material';
 import { EVERYWHERE } from './place';
 import { iceOnto, intoVessel, ontoPlace } from './receive';
-import { emptyLiquid, NO_CONTACT, type Liquid, type State } from './state';
+import { emptyLiquid, NO_CONTACT, plainLiquid, type Liquid, type State } from './state';
 import { substanceOf } from './substance';
 import { fromPlace, fromVessel } from './take';
 
 /** Water from the tap or the kettle. */
-const water = (ml: number, celsius: number, { surroundings }: State): Liquid => ({
-  ...emptyLiquid(celsius),
-  ml,
-  alkalinityMeq: ml * alkalinityMolar(surroundings.alkalinityMgPerL),
-});
+const water = (ml: number, celsius: number, { surroundings }: State): Liquid =>
+  liquidWith(emptyLiquid(celsius), {
+    ml,
+    alkalinityMeq: ml * alkalinityMolar(surroundings.alkalinityMgPerL),
+  });
 
 /** Tap water. @param ml mL, >= 0 */
 export const tapWater = (ml: number, state: State): Liquid => water(ml, state.surroundings.tapC, state);
@@ -42,7 +42,7 @@ export function put(state: State, { material, amount, unit, into, pass }: ActOf<
   if (material.kind === 'ice')
     return 'place' in end
       ? iceOnto(before, end.place, amount)
-      : intoVessel(before, end.vessel, { ...emptyLiquid(0), ml: amount });
+      : intoVessel(before, end.vessel, plainLiquid(amount, 0));
   const liquid = liquidOf(before, material, amount, unit, id, pass);
   return 'place' in end ? ontoPlace(before, end.place, liquid) : intoVessel(before, end.vessel, liquid);
 }
@@ -57,19 +57,17 @@ function liquidOf(
   pass: string | null,
 ): Liquid {
   const room = state.surroundings.roomC;
-  const plain = { ...emptyLiquid(room), ml: unit === 'mL' ? amount : 0 };
+  const plain = plainLiquid(unit === 'mL' ? amount : 0, room);
   switch (material.kind) {
     case 'wetting agent':
       return plain;
     case 'acid':
-      return {
-        ...plain,
+      return liquidWith(plain, {
         acids: { [substanceOf(material.acid)]: pureAcidGrams(amount, material.strengthPercent) },
-      };
+      });
     case 'dye': {
       const grams = unit === 'g' ? amount : (amount * (material.strengthPercent ?? 0)) / 100;
-      return {
-        ...(unit === 'mL' ? water(amount, room, state) : plain),
+      return liquidWith(unit === 'mL' ? water(amount, room, state) : plain, {
         parcels: [
           {
             dyeId: material.dyeId,
@@ -80,7 +78,7 @@ function liquidOf(
             left: false,
           },
         ],
-      };
+      });
     }
   }
 }

@@ -1,4 +1,4 @@
-import { withLiquid, withPieces } from './change';
+import { liquidWith, parcelWith, pieceWith, withLiquid, withPieces } from './change';
 import { vesselNamed } from './enter';
 import { immersed, immersedIn, width } from './exposure';
 import { CannotBe } from './impossible';
@@ -12,7 +12,7 @@ import { isMeant, piecesOr } from './whichGoods';
 export const arrived = (liquid: Liquid, since: Exposure): Liquid =>
   liquid.parcels.length === 0
     ? liquid
-    : { ...liquid, parcels: liquid.parcels.map((parcel) => ({ ...parcel, since })) };
+    : liquidWith(liquid, { parcels: liquid.parcels.map((parcel) => parcelWith(parcel, { since })) });
 
 /** Dry goods of which at least a part lies in a vessel’s liquid, g. */
 export const fiberIn = (state: State, vesselId: string): number => {
@@ -48,10 +48,12 @@ export function ontoPlace(state: State, place: Place, liquid: Liquid): State {
   for (const [id, piece] of goods) {
     const part = divided(liquid, piece.grams / all).taken;
     const bath = piece.at.find((whereabouts) => immersed(whereabouts) !== null)?.vessel;
-    const rest = { ...part, parcels: [] };
+    const rest = liquidWith(part, { parcels: [] });
     if (bath !== undefined) after = intoVessel(after, bath, rest);
     else
-      after = withPieces(after, [[id, { ...piece, held: joined(piece.held, rest, { here: piece.grams }) }]]);
+      after = withPieces(after, [
+        [id, pieceWith(piece, { held: joined(piece.held, rest, { here: piece.grams }) })],
+      ]);
     after = receivedOn(after, id, place, part.parcels);
   }
   return after;
@@ -63,6 +65,9 @@ export function iceOnto(state: State, place: Place, grams: number): State {
   const all = goods.reduce((sum, [, piece]) => sum + piece.grams, 0);
   return withPieces(
     state,
-    goods.map(([id, piece]) => [id, { ...piece, iceGrams: piece.iceGrams + (grams * piece.grams) / all }]),
+    goods.map(([id, piece]) => [
+      id,
+      pieceWith(piece, { iceGrams: piece.iceGrams + (grams * piece.grams) / all }),
+    ]),
   );
 }

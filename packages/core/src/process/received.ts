@@ -26,9 +26,16 @@ export const alone = ({ dyeId, standardGrams, act, pass, stretch, counts }: Got)
   counts,
 });
 
-/** Everything a piece got, addition by addition, oldest first. */
-export const gotBy = ({ received }: State, piece: string): Got[] =>
-  listed(received.get(piece) ?? null).flatMap(gotIn);
+/** What a piece got, addition by addition, oldest first. @param isMeant which moments; all of them */
+export function gotBy(
+  { received }: State,
+  piece: string,
+  isMeant: (entry: Received) => boolean = () => true,
+): Got[] {
+  return listed(received.get(piece) ?? null)
+    .filter(isMeant)
+    .flatMap(gotIn);
+}
 
 /** The additions of one moment, each with the part of it that is this stretch’s. */
 export const gotIn = ({ doses, share, stretch, counts }: Received): Got[] =>

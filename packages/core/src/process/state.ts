@@ -155,14 +155,17 @@ export interface State {
 /** No contact yet. */
 export const NO_CONTACT: Exposure = { contacts: [], minutes: [] };
 
-/** No liquid. */
-export const emptyLiquid = (celsius: number): Liquid => ({
-  ml: 0,
+/** Liquid with nothing in it. */
+export const plainLiquid = (ml: number, celsius: number): Liquid => ({
+  ml,
   celsius,
   alkalinityMeq: 0,
   acids: {},
   parcels: [],
 });
+
+/** No liquid. */
+export const emptyLiquid = (celsius: number): Liquid => plainLiquid(0, celsius);
 
 /** A vessel that stands empty. */
 export const emptyVessel = (

@@ -1,5 +1,5 @@
 import { added, sinceFirst, type Chain } from './chain';
-import { withLiquid, withPieces, withReceived } from './change';
+import { liquidWith, pieceWith, withLiquid, withPieces, withReceived } from './change';
 import { vesselNamed } from './enter';
 import { width } from './exposure';
 import { give } from './give';
@@ -71,8 +71,8 @@ export function fromPlace(state: State, place: Place, pass: string | null, much:
       doses.some((dose) => dose.pass === pass),
     );
     const { kept, moved } = dyeLeaving(recent.flatMap(gotIn), place, pass, share);
-    liquid = joined(joined(liquid, taken), { ...emptyLiquid(first), parcels: moved });
-    changed.push([id, { ...piece, held: left }]);
+    liquid = joined(joined(liquid, taken), liquidWith(emptyLiquid(first), { parcels: moved }));
+    changed.push([id, pieceWith(piece, { held: left })]);
     lists.push([id, kept.map(alone).reduce(added, rest)]);
   }
   return { state: withReceived(withPieces(state, changed), lists), liquid };

@@ -1,11 +1,11 @@
 import type { ActOf } from './act';
-import { withPieces, withVessels } from './change';
+import { liquidWith, pieceWith, vesselWith, withPieces, withVessels } from './change';
 import { entered, vesselNamed } from './enter';
 import { exposedFor } from './exposure';
 import { give, giveHeld } from './give';
 import { joined } from './liquid';
 import { intoVessel } from './receive';
-import { emptyLiquid, type Piece, type State } from './state';
+import { plainLiquid, type Piece, type State } from './state';
 
 /** Minutes pass in a vessel, and what it leaves in the liquid is said: null where nobody says. */
 function passed(
@@ -19,12 +19,11 @@ function passed(
   const later = withVessels(melted, [
     [
       id,
-      {
-        ...vessel,
+      vesselWith(vessel, {
         exposure: minutes === null ? vessel.exposure : exposedFor(melted, id, vessel.exposure, minutes),
-        liquid: toC === null ? vessel.liquid : { ...vessel.liquid, celsius: toC },
+        liquid: toC === null ? vessel.liquid : liquidWith(vessel.liquid, { celsius: toC }),
         reading: null,
-      },
+      }),
     ],
   ]);
   if (leaves === null || leaves >= 1) return later;
@@ -53,8 +52,9 @@ export const stand = (state: State, { vessel, pass, minutes, leaves }: ActOf<'st
 export function look(state: State, { vessel, reading }: ActOf<'look'>): State {
   if (vessel === null || reading === null) return state;
   const seen = vesselNamed(state, vessel);
-  const liquid = reading.celsius === null ? seen.liquid : { ...seen.liquid, celsius: reading.celsius };
-  return withVessels(state, [[vessel, { ...seen, liquid, reading }]]);
+  const liquid =
+    reading.celsius === null ? seen.liquid : liquidWith(seen.liquid, { celsius: reading.celsius });
+  return withVessels(state, [[vessel, vesselWith(seen, { liquid, reading })]]);
 }
 
 /** Ice on goods in a vessel melts: first into what they can still hold, the rest into the vessel under them. */
@@ -66,9 +66,9 @@ function melt(state: State, vesselId: string): State {
     if (piece.iceGrams === 0 || (below !== vesselId && !overAll)) continue;
     const under = piece.at.every(({ reach }) => reach === 'none') ? room(state, piece) : 0;
     const kept = below === undefined ? piece.iceGrams : Math.min(piece.iceGrams, under);
-    const ice = (ml: number) => ({ ...emptyLiquid(0), ml });
+    const ice = (ml: number) => plainLiquid(ml, 0);
     after = withPieces(after, [
-      [id, { ...piece, iceGrams: 0, held: joined(piece.held, ice(kept), { here: piece.grams }) }],
+      [id, pieceWith(piece, { iceGrams: 0, held: joined(piece.held, ice(kept), { here: piece.grams }) })],
     ]);
     if (below !== undefined) after = intoVessel(after, below, ice(piece.iceGrams - kept));
   }

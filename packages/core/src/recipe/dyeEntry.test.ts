@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { BLUE, BLUE_1, BLUE_4, depth, dyeLine, formulation, recipe, STRONG_RED } from '../../test/examples';
+import { figure } from '../figure/figure';
 import { US_ML } from '../units/conversions';
 import { convertLine } from './convertLine';
 import { convertEntry, entryAmount, readEntry, SCHOOL_NAMES, SCHOOLS, type EntryContext } from './dyeEntry';
@@ -65,7 +66,7 @@ describe('each school as grams and depth on 200 g, worked by hand', () => {
   test('a spoon of powder is an estimate, and a powder never weighed says so', () => {
     const unweighed = readEntry({ school: 'powder spoons', teaspoons: 1 }, context({ dye: BLUE }));
     expect(unweighed.sureness).toBe('estimate');
-    expect(unweighed.because).toMatch(/not weighed/);
+    expect(figure(unweighed.grams, 'g', unweighed.because).because).toMatch(/not weighed/);
     expect(readEntry({ school: 'depth', percent: 1 }, context()).sureness).toBe('exact');
   });
   test('a metric spoon is 5 mL', () =>

@@ -1,7 +1,7 @@
 import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { FieldError } from '../figure/fieldError';
-import type { Sureness } from '../figure/figure';
+import type { Because, Sureness } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
@@ -89,7 +89,7 @@ export interface ReadEntry {
   grams: number;
   dosPercent: number;
   sureness: Sureness;
-  because: string;
+  because: Because;
 }
 
 /**
@@ -106,38 +106,43 @@ export function readEntry(entry: DyeEntry, context: EntryContext, field = 'dyes'
       `${field}.entry`,
       `${dye.name} comes to ${dosPercent.toFixed(1)} % on ${plainNumber(wogGrams)} g of goods. Depth of shade cannot be over 12 %.`,
     );
-  return { ...read, dosPercent };
+  return { grams: read.grams, sureness: read.sureness, because: read.because, dosPercent };
 }
 
 function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<ReadEntry, 'dosPercent'> {
   const { wogGrams, dye, spoons } = context;
-  const lot = dye.lotStrength === 1 ? '' : ` ÷ ${plainNumber(dye.lotStrength)} lot strength`;
-  const ofDepth = (percent: number, said: string): Omit<ReadEntry, 'dosPercent'> => {
+  const lot = (): string => (dye.lotStrength === 1 ? '' : ` ÷ ${plainNumber(dye.lotStrength)} lot strength`);
+  const ofDepth = (percent: number, said: () => string): Omit<ReadEntry, 'dosPercent'> => {
     const grams =
       dyeGrams(wogGrams, Math.min(12, percent), dye.lotStrength) * (percent > 12 ? percent / 12 : 1);
     return {
       grams,
       sureness: 'exact',
-      because: `${plainNumber(wogGrams)} g × ${said} ÷ 100${lot} = ${plainNumber(grams)} g`,
+      because: () => `${plainNumber(wogGrams)} g × ${said()} ÷ 100${lot()} = ${plainNumber(grams)} g`,
     };
   };
   switch (entry.school) {
     case 'depth':
-      return ofDepth(entry.percent, `${plainNumber(entry.percent)} %`);
+      return ofDepth(entry.percent, () => `${plainNumber(entry.percent)} %`);
     case 'parts': {
       const percent = (context.partsDepthPercent * entry.parts) / context.partsInPass;
       return ofDepth(
         percent,
-        `${plainNumber(context.partsDepthPercent)} % × ${plainNumber(entry.parts)} of ${plainNumber(context.partsInPass)} parts`,
+        () =>
+          `${plainNumber(context.partsDepthPercent)} % × ${plainNumber(entry.parts)} of ${plainNumber(context.partsInPass)} parts`,
       );
     }
     case 'print':
       return ofDepth(
         (context.printDepthPercent * entry.inkPercent) / 100,
-        `${plainNumber(context.printDepthPercent)} % × ${plainNumber(entry.inkPercent)} % ink`,
+        () => `${plainNumber(context.printDepthPercent)} % × ${plainNumber(entry.inkPercent)} % ink`,
       );
     case 'grams':
-      return { grams: entry.grams, sureness: 'exact', because: `${plainNumber(entry.grams)} g as decided` };
+      return {
+        grams: entry.grams,
+        sureness: 'exact',
+        because: () => `${plainNumber(entry.grams)} g as decided`,
+      };
     case 'stock':
     case 'stock spoons': {
       const { stock } = context;
@@ -148,14 +153,15 @@ function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<Re
         );
       const ml = entry.school === 'stock' ? entry.milliliters : entry.teaspoons * spoonMl('tsp', spoons);
       const grams = gramsInStock(ml, stock.strengthPercent);
-      const said =
+      const said = (): string =>
         entry.school === 'stock'
           ? `${plainNumber(ml)} mL`
           : `${plainNumber(entry.teaspoons)} tsp × ${plainNumber(spoonMl('tsp', spoons))} mL`;
       return {
         grams,
         sureness: 'exact',
-        because: `${said} × ${plainNumber(stock.strengthPercent)} % w/v ÷ 100 = ${plainNumber(grams)} g`,
+        because: () =>
+          `${said()} × ${plainNumber(stock.strengthPercent)} % w/v ÷ 100 = ${plainNumber(grams)} g`,
       };
     }
     case 'powder spoons': {
@@ -164,7 +170,8 @@ function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<Re
       return {
         grams,
         sureness: 'estimate',
-        because: `${plainNumber(entry.teaspoons)} tsp × ${plainNumber(perTeaspoon)} g per level teaspoon${dye.gramsPerTeaspoon === null ? ', not weighed' : ''} = ${plainNumber(grams)} g`,
+        because: () =>
+          `${plainNumber(entry.teaspoons)} tsp × ${plainNumber(perTeaspoon)} g per level teaspoon${dye.gramsPerTeaspoon === null ? ', not weighed' : ''} = ${plainNumber(grams)} g`,
       };
     }
   }

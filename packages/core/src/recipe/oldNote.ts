@@ -56,30 +56,31 @@ export function readOldNote(note: OldNote, dye: Pick<Dye, 'gramsPerTeaspoon' | '
     grams: figure(
       grams,
       'g',
-      note.pouredMl === null
-        ? said
-        : `${said} × ${formatAmount(note.pouredMl, 'mL')} of ${formatAmount(note.waterMl, 'mL')}`,
+      () =>
+        note.pouredMl === null
+          ? said
+          : `${said} × ${formatAmount(note.pouredMl, 'mL')} of ${formatAmount(note.waterMl, 'mL')}`,
       'estimate',
       practice,
     ),
     strength: figure(
       (100 * whole) / note.waterMl,
       '% w/v',
-      `100 × ${formatAmount(whole, 'g')} ÷ ${formatAmount(note.waterMl, 'mL')}`,
+      () => `100 × ${formatAmount(whole, 'g')} ÷ ${formatAmount(note.waterMl, 'mL')}`,
       'estimate',
       practice,
     ),
     dos: figure(
       dos,
       '%',
-      `100 × ${formatAmount(grams, 'g')} ÷ ${formatAmount(note.goodsGrams, 'g')} of goods`,
+      () => `100 × ${formatAmount(grams, 'g')} ÷ ${formatAmount(note.goodsGrams, 'g')} of goods`,
       'estimate',
       practice,
     ),
     uncertainty: figure(
       off,
       '%',
-      `powder ${powderOff} %, poured ${pouredOff.toFixed(0)} %, goods ${OFF.goods} %, in quadrature`,
+      () => `powder ${powderOff} %, poured ${pouredOff.toFixed(0)} %, goods ${OFF.goods} %, in quadrature`,
       'estimate',
       practice,
     ),

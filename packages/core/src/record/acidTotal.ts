@@ -34,7 +34,7 @@ export function acidTotal(additions: readonly PotAddition[]): ActualAcid | null 
     grams: figure(
       grams,
       'g',
-      mixed ? 'two acids, added up by equal equivalents' : `sum of ${doses.length} additions`,
+      () => (mixed ? 'two acids, added up by equal equivalents' : `sum of ${doses.length} additions`),
       mixed ? 'estimate' : 'exact',
     ),
   };

@@ -73,15 +73,14 @@ function actualDyes({ card }: Batch, additions: readonly PotAddition[], dyes: re
       dyeId,
       dyeName: dyeName(dyeId, dyes),
       stockId: mainJar(mine),
-      grams: figure(
-        total,
-        'g',
+      grams: figure(total, 'g', () =>
         mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
       ),
       dos: figure(
         depthOfShade(standard, wog, 1),
         '%',
-        `100 × ${formatAmount(standard, 'g')}${standard === total ? '' : ' of standard strength'} ÷ ${formatAmount(wog, 'g')} of goods`,
+        () =>
+          `100 × ${formatAmount(standard, 'g')}${standard === total ? '' : ' of standard strength'} ÷ ${formatAmount(wog, 'g')} of goods`,
       ),
       plannedDos: asked.get(dyeId) ?? null,
       additions: mine.length,
@@ -107,9 +106,7 @@ function bathInAll({ card, events }: Batch, additions: readonly PotAddition[]): 
     ...(beside > 0 ? [`${formatAmount(beside, 'mL')} of melted ice or in the wet goods`] : []),
     ...(missing > 0 ? [`${formatAmount(missing, 'mL')} planned water, which was not ticked`] : []),
   ];
-  return figure(
-    poured + beside + missing,
-    'mL',
+  return figure(poured + beside + missing, 'mL', () =>
     parts.length === 1 ? 'everything liquid that was poured' : parts.join(' + '),
   );
 }

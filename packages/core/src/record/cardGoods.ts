@@ -19,7 +19,8 @@ export function weightOfGoods(card: Card): Figure {
   return figure(
     value,
     'g',
-    `${counted.map((line) => `${line.count} × ${line.name}, ${plainNumber(line.grams)} g`).join(' + ')} = ${plainNumber(value)} g`,
+    () =>
+      `${counted.map((line) => `${line.count} × ${line.name}, ${plainNumber(line.grams)} g`).join(' + ')} = ${plainNumber(value)} g`,
   );
 }
 

@@ -1,7 +1,7 @@
 import { ACIDS } from '../materials/acids';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
-import { goodsInBath } from '../plan/goodsInBath';
+import { fiberInBath } from '../plan/fiberInBath';
 import type { Pass } from '../recipe/recipe';
 import { additionsOf, liquidMl, untickedWater } from './additions';
 import type { Batch } from './batch';
@@ -57,7 +57,7 @@ export function bathPhNow(batch: Batch): number {
   const bath = bathNow(batch);
   if (!bath) return 7;
   const { formulation } = batch;
-  return expectedPh(bath.acids, bath.liters, goodsInBath(formulation, bath.pass), formulation.water).pH.value;
+  return expectedPh(bath.acids, bath.liters, fiberInBath(formulation, bath.pass), formulation.water).value;
 }
 
 /**

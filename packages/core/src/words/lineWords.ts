@@ -56,9 +56,10 @@ export function lineWords(line: CardAct, reading: Reading): LineWords {
         : figure(
             minutes,
             'min',
-            line.estimated
-              ? 'expected when the batch began, from ring, vessel, bath and goods'
-              : `${plainNumber(minutes)} min as decided`,
+            () =>
+              line.estimated
+                ? 'expected when the batch began, from ring, vessel, bath and goods'
+                : `${plainNumber(minutes)} min as decided`,
             line.estimated ? 'estimate' : 'exact',
           ),
   };
@@ -280,7 +281,7 @@ export const withTool = (name: string, fills: number): string =>
 
 /** The amount of a line with the arithmetic behind it. */
 function measureFigure(line: CardAct, { material, amount, unit }: MeasuredOut): Figure {
-  return figure(amount, unit, because(line, material, amount, unit));
+  return figure(amount, unit, () => because(line, material, amount, unit));
 }
 
 function because(line: CardAct, material: MeasuredOut['material'], amount: number, unit: 'mL' | 'g'): string {
