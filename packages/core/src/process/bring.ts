@@ -1,45 +1,39 @@
 import type { ActOf } from './act';
-import { withLiquid, withPieces, withVessels } from './change';
-import { vesselNamed } from './enter';
+import type { Draft } from './draft';
 import { CannotBe } from './impossible';
 import { joined } from './liquid';
-import { emptyLiquid, emptyVessel, type Acids, type Liquid, type State } from './state';
+import { emptyLiquid, emptyVessel, type Acids, type Liquid } from './state';
 import { substanceOf } from './substance';
 
 /** Goods, a vessel, or the liquid of another batch come in. */
-export function bring(state: State, { thing, line, pass }: ActOf<'bring'>, id: string): State {
-  const { roomC } = state.surroundings;
+export function bring(draft: Draft, { thing, line, pass }: ActOf<'bring'>, id: string): void {
+  const { roomC } = draft.surroundings;
   switch (thing.kind) {
     case 'goods': {
       const piece = line ?? id;
-      if (state.pieces.has(piece)) throw new CannotBe({ code: 'brought twice', thing: piece });
-      return withPieces(state, [
-        [
-          piece,
-          {
-            line: piece,
-            name: thing.name,
-            count: thing.count,
-            grams: thing.grams,
-            dyeableShare: thing.dyeableShare,
-            catchUp: thing.catchUp,
-            from: thing.from,
-            at: [],
-            lies: null,
-            held: emptyLiquid(roomC),
-            iceGrams: 0,
-          },
-        ],
-      ]);
+      if (draft.pieces.has(piece)) throw new CannotBe({ code: 'brought twice', thing: piece });
+      draft.pieces.set(piece, {
+        line: piece,
+        name: thing.name,
+        count: thing.count,
+        grams: thing.grams,
+        dyeableShare: thing.dyeableShare,
+        catchUp: thing.catchUp,
+        from: thing.from,
+        at: [],
+        lies: null,
+        held: emptyLiquid(roomC),
+        iceGrams: 0,
+      });
+      return;
     }
     case 'vessel': {
-      if (state.vessels.has(thing.vessel)) throw new CannotBe({ code: 'brought twice', thing: thing.vessel });
-      return withVessels(state, [
-        [thing.vessel, emptyVessel(thing.role, thing.name, thing.capacityMl, roomC)],
-      ]);
+      if (draft.vessels.has(thing.vessel)) throw new CannotBe({ code: 'brought twice', thing: thing.vessel });
+      draft.vessels.set(thing.vessel, emptyVessel(thing.role, thing.name, thing.capacityMl, roomC));
+      return;
     }
     case 'liquid': {
-      const vessel = vesselNamed(state, thing.vessel);
+      const vessel = draft.vessel(thing.vessel);
       const liquid: Liquid = {
         ml: thing.ml,
         celsius: thing.celsius ?? roomC,
@@ -57,7 +51,8 @@ export function bring(state: State, { thing, line, pass }: ActOf<'bring'>, id: s
           left: true,
         })),
       };
-      return withLiquid(state, thing.vessel, joined(vessel.liquid, liquid));
+      draft.setLiquid(thing.vessel, joined(vessel.liquid, liquid));
+      return;
     }
   }
 }

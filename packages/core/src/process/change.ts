@@ -1,22 +1,9 @@
-import type { Chain } from './chain';
-import type { Liquid, Parcel, Piece, Received, State, Vessel } from './state';
+import type { Liquid, Parcel, Piece, Vessel } from './state';
 
 /*
  * Every change is written out field by field, and not by spreading what was there: folding a list copies thousands of
  * these, and an engine copies a field it can see fifty times as fast.
  */
-
-/** The state with some of it changed. */
-export const stateWith = (state: State, changed: Partial<State>): State => ({
-  surroundings: state.surroundings,
-  vessels: changed.vessels ?? state.vessels,
-  pieces: changed.pieces ?? state.pieces,
-  received: changed.received ?? state.received,
-  drained: changed.drained ?? state.drained,
-  driedMl: changed.driedMl ?? state.driedMl,
-  passes: changed.passes ?? state.passes,
-  handsFree: changed.handsFree ?? state.handsFree,
-});
 
 /** A vessel with some of it changed. */
 export const vesselWith = (vessel: Vessel, changed: Partial<Vessel>): Vessel => ({
@@ -69,24 +56,3 @@ export const parcelWith = (
   since: changed.since ?? parcel.since,
   left: changed.left ?? parcel.left,
 });
-
-/** The state with some vessels changed. */
-export const withVessels = (state: State, changed: readonly (readonly [string, Vessel])[]): State =>
-  stateWith(state, { vessels: state.vessels.with(changed) });
-
-/** The state with some pieces changed. */
-export const withPieces = (state: State, changed: readonly (readonly [string, Piece])[]): State =>
-  stateWith(state, { pieces: state.pieces.with(changed) });
-
-/** The state with other lists of what some pieces got. */
-export const withReceived = (state: State, changed: readonly (readonly [string, Chain<Received>])[]): State =>
-  stateWith(state, { received: state.received.with(changed) });
-
-/** The state with another liquid in one vessel; what was read there before holds no more. */
-export function withLiquid(state: State, id: string, liquid: Liquid): State {
-  const vessel = state.vessels.get(id);
-  return vessel ? withVessels(state, [[id, vesselWith(vessel, { liquid, reading: null })]]) : state;
-}
-
-/** The state with more down the drain. */
-export const withDrained = (state: State, drained: Liquid): State => stateWith(state, { drained });

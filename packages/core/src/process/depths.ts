@@ -1,3 +1,4 @@
+import { Draft } from './draft';
 import { width } from './exposure';
 import { give, giveHeld } from './give';
 import { gotBy, type Got } from './received';
@@ -9,9 +10,10 @@ const ended = new WeakMap<State, State>();
 export function allGiven(state: State): State {
   const known = ended.get(state);
   if (known) return known;
-  let after = state;
-  for (const id of state.vessels.keys()) after = give(after, id, () => true);
-  after = giveHeld(after, () => true);
+  const draft = new Draft(state);
+  for (const id of state.vessels.keys()) give(draft, id, () => true);
+  giveHeld(draft, () => true);
+  const after = draft.done();
   ended.set(state, after);
   return after;
 }

@@ -1,4 +1,4 @@
-import type { Contact, Exposure, Piece, State, Stretch, Whereabouts } from './state';
+import type { Contact, Exposure, Piece, Stretch, There, Whereabouts } from './state';
 
 /** All of a piece. */
 export const WHOLE: Stretch = { axis: 'around', from: 0, to: 1 };
@@ -12,15 +12,19 @@ export const immersed = ({ reach }: Whereabouts): Stretch | null =>
 
 /** Every stretch of goods that lies in a vessel’s liquid. */
 export function immersedIn(
-  { pieces }: State,
+  { pieces }: There,
   vesselId: string,
 ): { piece: string; goods: Piece; stretch: Stretch }[] {
   const found: { piece: string; goods: Piece; stretch: Stretch }[] = [];
-  for (const [piece, goods] of pieces.entries())
+  const [ids, all] = [pieces.keys(), pieces.values()];
+  for (let i = 0; i < all.length; i += 1) {
+    const [piece, goods] = [ids[i], all[i]];
+    if (piece === undefined || goods === undefined) continue;
     for (const whereabouts of goods.at) {
       const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
       if (stretch) found.push({ piece, goods, stretch });
     }
+  }
   return found;
 }
 
@@ -28,10 +32,10 @@ const same = (one: Stretch, other: Stretch): boolean =>
   one === other || (one.axis === other.axis && one.from === other.from && one.to === other.to);
 
 /** The contacts of a vessel after the goods in it have been there for some minutes more. */
-export function exposedFor(state: State, vessel: string, before: Exposure, minutes: number): Exposure {
+export function exposedFor(there: There, vessel: string, before: Exposure, minutes: number): Exposure {
   const contacts: Contact[] = [...before.contacts];
   const after: number[] = [...before.minutes];
-  for (const { piece, stretch } of immersedIn(state, vessel)) {
+  for (const { piece, stretch } of immersedIn(there, vessel)) {
     const known = contacts.findIndex((contact) => contact.piece === piece && same(contact.stretch, stretch));
     const index = known < 0 ? contacts.push({ piece, stretch }) - 1 : known;
     after[index] = (after[index] ?? 0) + minutes;
@@ -58,19 +62,19 @@ const dyeable = ({ grams, dyeableShare }: Piece, stretch: Stretch): number =>
  * minutes; when no time has passed, those that are in it now, by dyeable grams.
  * @param minutes of each contact of the vessel
  */
-export function claimsOn(state: State, vesselId: string, minutes: readonly number[]): Claim[] {
-  const contacts = state.vessels.get(vesselId)?.exposure.contacts ?? [];
+export function claimsOn(there: There, vesselId: string, minutes: readonly number[]): Claim[] {
+  const contacts = there.vessels.get(vesselId)?.exposure.contacts ?? [];
   const claims: Claim[] = [];
   contacts.forEach(({ piece, stretch }, i) => {
-    const goods = state.pieces.get(piece);
+    const goods = there.pieces.get(piece);
     const passed = minutes[i] ?? 0;
     if (goods && passed > 0) claims.push({ piece, stretch, weight: dyeable(goods, stretch) * passed });
   });
-  return claims.some(({ weight }) => weight > 0) ? claims : presentIn(state, vesselId);
+  return claims.some(({ weight }) => weight > 0) ? claims : presentIn(there, vesselId);
 }
 
-const presentIn = (state: State, vesselId: string): Claim[] =>
-  immersedIn(state, vesselId)
+const presentIn = (there: There, vesselId: string): Claim[] =>
+  immersedIn(there, vesselId)
     .map(({ piece, goods, stretch }) => ({ piece, stretch, weight: dyeable(goods, stretch) }))
     .filter(({ weight }) => weight > 0);
 

@@ -1,16 +1,9 @@
-import { added, type Chain } from './chain';
-import {
-  liquidWith,
-  parcelWith,
-  pieceWith,
-  vesselWith,
-  withPieces,
-  withReceived,
-  withVessels,
-} from './change';
+import { added } from './chain';
+import { liquidWith, parcelWith, pieceWith, vesselWith } from './change';
+import type { Draft } from './draft';
 import { claimsOn, minutesSince, WHOLE, type Claim } from './exposure';
 import { dosesOf } from './received';
-import type { Dose, Exposure, Parcel, Piece, Received, State, Stretch } from './state';
+import type { Dose, Exposure, Parcel, Piece, Stretch, There } from './state';
 
 /** Dye of which less than this would stay in a liquid goes with the rest, g: a nanogram. */
 const NOTHING_LEFT = 1e-9;
@@ -20,16 +13,11 @@ const NOTHING_LEFT = 1e-9;
  * @param isMeant which of what waits
  * @param leaves share that stays in the liquid, 0 to under 1
  */
-export function give(
-  state: State,
-  vesselId: string,
-  isMeant: (parcel: Parcel) => boolean,
-  leaves = 0,
-): State {
-  const vessel = state.vessels.get(vesselId);
-  if (!vessel?.liquid.parcels.some(isMeant)) return state;
-  const gifts = new Gifts(state);
-  const sharings = new Sharings(state, vesselId, vessel.exposure);
+export function give(draft: Draft, vesselId: string, isMeant: (parcel: Parcel) => boolean, leaves = 0): void {
+  const vessel = draft.vessels.get(vesselId);
+  if (!vessel?.liquid.parcels.some(isMeant)) return;
+  const gifts = new Gifts();
+  const sharings = new Sharings(draft, vesselId, vessel.exposure);
   const waiting: Parcel[] = [];
   for (const parcel of vessel.liquid.parcels) {
     if (!isMeant(parcel)) {
@@ -40,10 +28,12 @@ export function give(
     if (!gifts.share(sharings.since(parcel.since), parcel, parcel.standardGrams - left)) waiting.push(parcel);
     else if (left > 0) waiting.push(parcelWith(parcel, { standardGrams: left, left: true }));
   }
-  if (gifts.none) return state;
-  return withVessels(gifts.given(), [
-    [vesselId, vesselWith(vessel, { liquid: liquidWith(vessel.liquid, { parcels: waiting }) })],
-  ]);
+  if (gifts.none) return;
+  gifts.giveTo(draft);
+  draft.vessels.set(
+    vesselId,
+    vesselWith(vessel, { liquid: liquidWith(vessel.liquid, { parcels: waiting }) }),
+  );
 }
 
 /** Claims on dye of one moment: of the goods it is meant for, and of spare goods. */
@@ -67,7 +57,7 @@ class Sharings {
   private readonly bySince = new Map<Exposure, Sharing>();
   private readonly known: { minutes: readonly number[]; sharing: Sharing }[] = [];
   constructor(
-    private readonly state: State,
+    private readonly there: There,
     private readonly vesselId: string,
     private readonly exposure: Exposure,
   ) {}
@@ -77,7 +67,7 @@ class Sharings {
     if (found) return found;
     const minutes = minutesSince(this.exposure, since);
     const alike = this.known.find((one) => inProportion(one.minutes, minutes));
-    const sharing = alike?.sharing ?? sharingOf(this.state, claimsOn(this.state, this.vesselId, minutes));
+    const sharing = alike?.sharing ?? sharingOf(this.there, claimsOn(this.there, this.vesselId, minutes));
     if (!alike) this.known.push({ minutes, sharing });
     this.bySince.set(since, sharing);
     return sharing;
@@ -90,7 +80,7 @@ function inProportion(one: readonly number[], other: readonly number[]): boolean
   return one.every((minutes, i) => Math.abs(minutes / a - (other[i] ?? 0) / b) < ROUNDING);
 }
 
-function sharingOf({ pieces }: State, claims: readonly Claim[]): Sharing {
+function sharingOf({ pieces }: There, claims: readonly Claim[]): Sharing {
   const of = (catchUp: boolean): Shares => {
     const mine = claims.filter(({ piece }) => pieces.get(piece)?.catchUp === catchUp);
     return { claims: mine, all: mine.reduce((sum, { weight }) => sum + weight, 0) };
@@ -108,7 +98,6 @@ interface Gift {
 /** Dye on its way to goods, gathered so that each piece changes once. */
 class Gifts {
   private readonly gifts: Gift[] = [];
-  constructor(private readonly state: State) {}
 
   get none(): boolean {
     return this.gifts.length === 0;
@@ -126,59 +115,47 @@ class Gifts {
     return true;
   }
 
-  /** The state with every gift where it belongs. */
-  given(): State {
-    const received = new Map<string, Chain<Received>>();
+  /** Puts every gift where it belongs. */
+  giveTo({ received }: Draft): void {
     for (const { takers, counts, doses } of this.gifts)
       for (const { piece, stretch, weight } of takers.claims)
         received.set(
           piece,
-          added(received.get(piece) ?? this.state.received.get(piece) ?? null, {
-            doses,
-            share: weight / takers.all,
-            stretch,
-            counts,
-          }),
+          added(received.get(piece) ?? null, { doses, share: weight / takers.all, stretch, counts }),
         );
-    return withReceived(this.state, [...received]);
   }
 }
 
 /** Gives the dye that waits in the liquid a piece holds to that piece. */
-export function giveHeld(state: State, isMeant: (piece: Piece) => boolean, leaves = 0): State {
-  const holding = state.pieces
-    .entries()
-    .filter(([, piece]) => piece.held.parcels.length > 0 && isMeant(piece));
-  if (holding.length === 0) return state;
+export function giveHeld(draft: Draft, isMeant: (piece: Piece) => boolean, leaves = 0): void {
   const stays = ({ standardGrams }: Parcel): number =>
     standardGrams * leaves > NOTHING_LEFT ? standardGrams * leaves : 0;
-  let after = state;
-  for (const [id, piece] of holding) {
+  for (const [id, piece] of draft.pieces.entries()) {
     const { parcels } = piece.held;
+    if (parcels.length === 0 || !isMeant(piece)) continue;
     const waiting = parcels
       .map((parcel) => parcelWith(parcel, { standardGrams: stays(parcel), left: true }))
       .filter(({ standardGrams }) => standardGrams > 0);
-    const gone = parcels.map((parcel) =>
-      parcelWith(parcel, { standardGrams: parcel.standardGrams - stays(parcel) }),
+    receivedOn(
+      draft,
+      id,
+      WHOLE,
+      parcels.map((parcel) => parcelWith(parcel, { standardGrams: parcel.standardGrams - stays(parcel) })),
     );
-    after = withPieces(receivedOn(after, id, WHOLE, gone), [
-      [id, pieceWith(piece, { held: liquidWith(piece.held, { parcels: waiting }) })],
-    ]);
+    draft.pieces.set(id, pieceWith(piece, { held: liquidWith(piece.held, { parcels: waiting }) }));
   }
-  return after;
 }
 
 /** Dye that belongs to a stretch of a piece at once. */
 export function receivedOn(
-  state: State,
+  draft: Draft,
   id: string,
   { axis, from, to }: Stretch,
   parcels: readonly Parcel[],
-): State {
-  if (parcels.length === 0) return state;
-  const chain = dosesOf(parcels, state.pieces.get(id)?.catchUp ?? false).reduce(
-    (list, { counts, doses }) => added(list, { doses, share: 1, stretch: { axis, from, to }, counts }),
-    state.received.get(id) ?? null,
-  );
-  return withReceived(state, [[id, chain]]);
+): void {
+  if (parcels.length === 0) return;
+  let chain = draft.received.get(id) ?? null;
+  for (const { counts, doses } of dosesOf(parcels, draft.pieces.get(id)?.catchUp ?? false))
+    chain = added(chain, { doses, share: 1, stretch: { axis, from, to }, counts });
+  draft.received.set(id, chain);
 }

@@ -1,20 +1,31 @@
-/**
- * Things by their ids, in the order they came in. Never changed: `with` gives another one that shares all it can, so
- * that a long list of acts on many vessels costs no copy of them all for each.
- */
-export class Named<T> implements Iterable<readonly [string, T]> {
+/** Things by their ids, in the order they came in. */
+export interface Things<T> {
+  has(id: string): boolean;
+  get(id: string): T | undefined;
+  keys(): readonly string[];
+  values(): readonly T[];
+  entries(): readonly (readonly [string, T])[];
+}
+
+/** Where each id stands in the order. */
+type Places = ReadonlyMap<string, number>;
+
+const NOWHERE: Places = new Map();
+
+/** Things that never change. `Changing` makes others of them, which share all they can: a long list of acts on many vessels costs no copy of them all for each. */
+export class Named<T> implements Things<T>, Iterable<readonly [string, T]> {
   /** Made when asked for. */
   private pairs: readonly (readonly [string, T])[] | null = null;
 
-  private constructor(
-    private readonly places: ReadonlyMap<string, number>,
+  constructor(
+    readonly places: Places,
     private readonly ids: readonly string[],
     private readonly things: readonly T[],
   ) {}
 
   /** None yet. */
   static none<T>(): Named<T> {
-    return new Named<T>(new Map(), [], []);
+    return new Named<T>(NOWHERE, [], []);
   }
 
   get size(): number {
@@ -38,7 +49,6 @@ export class Named<T> implements Iterable<readonly [string, T]> {
     return this.things;
   }
 
-  /** All of them with their ids. */
   entries(): readonly (readonly [string, T])[] {
     this.pairs ??= this.ids.map((id, i) => [id, this.things[i] as T] as const);
     return this.pairs;
@@ -48,32 +58,70 @@ export class Named<T> implements Iterable<readonly [string, T]> {
     return this.entries()[Symbol.iterator]();
   }
 
-  /** The same with some of them changed, or new. */
-  with(changed: readonly (readonly [string, T])[]): Named<T> {
-    if (changed.length === 0) return this;
-    const things = this.things.slice();
-    let places = this.places;
-    let ids = this.ids;
-    for (let i = 0; i < changed.length; i += 1) {
-      const pair = changed[i];
-      if (pair === undefined) continue;
-      const place = places.get(pair[0]);
-      if (place !== undefined) {
-        things[place] = pair[1];
-        continue;
-      }
-      if (ids === this.ids) {
-        places = new Map(places);
-        ids = ids.slice();
-      }
-      (places as Map<string, number>).set(pair[0], things.push(pair[1]) - 1);
-      (ids as string[]).push(pair[0]);
-    }
-    return new Named(places, ids, things);
-  }
-
   /** Written down as its pairs, so that two of them can be held against each other. */
   toJSON(): readonly (readonly [string, T])[] {
     return this.entries();
+  }
+}
+
+/** Things while they change: those they were stay as they are. */
+export class Changing<T> implements Things<T> {
+  private places: Places;
+  private ids: readonly string[];
+  private things: readonly T[];
+  private copied = false;
+  private grown = false;
+
+  constructor(private readonly from: Named<T>) {
+    this.places = from.places;
+    this.ids = from.keys();
+    this.things = from.values();
+  }
+
+  has(id: string): boolean {
+    return this.places.has(id);
+  }
+
+  get(id: string): T | undefined {
+    const place = this.places.get(id);
+    return place === undefined ? undefined : this.things[place];
+  }
+
+  keys(): readonly string[] {
+    return this.ids;
+  }
+
+  values(): readonly T[] {
+    return this.things;
+  }
+
+  entries(): readonly (readonly [string, T])[] {
+    return this.copied ? this.ids.map((id, i) => [id, this.things[i] as T] as const) : this.from.entries();
+  }
+
+  /** Another thing of this id, or a new one behind the others. */
+  set(id: string, thing: T): void {
+    if (!this.copied) {
+      this.copied = true;
+      this.things = this.things.slice();
+    }
+    const things = this.things as T[];
+    const place = this.places.get(id);
+    if (place !== undefined) {
+      things[place] = thing;
+      return;
+    }
+    if (!this.grown) {
+      this.grown = true;
+      this.places = new Map(this.places);
+      this.ids = this.ids.slice();
+    }
+    (this.places as Map<string, number>).set(id, things.push(thing) - 1);
+    (this.ids as string[]).push(id);
+  }
+
+  /** The things as they are now. It is not to be changed any more. */
+  done(): Named<T> {
+    return this.copied ? new Named(this.places, this.ids, this.things) : this.from;
   }
 }

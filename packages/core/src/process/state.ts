@@ -2,7 +2,7 @@ import type { WeakAcidName } from '../acid/weakAcids';
 import { DEFAULT_PLACE } from '../shelf/water';
 import type { Act, ActOf, VesselRole } from './act';
 import type { Chain } from './chain';
-import { Named } from './named';
+import { Named, type Things } from './named';
 import type { Place } from './place';
 
 /** An act of a list, with the id that everything it does is remembered by. */
@@ -135,12 +135,19 @@ export interface Surroundings {
   canHoldMlPerGram: number;
 }
 
-/** Everything there is after some acts. Never changed; an act makes another one. */
-export interface State {
+/** What can be asked of a state, and of one that an act is changing. */
+export interface There {
   surroundings: Surroundings;
+  vessels: Things<Vessel>;
+  pieces: Things<Piece>;
+  /** What each piece got, by its id; a piece that got nothing is not among them. */
+  received: Things<Chain<Received>>;
+}
+
+/** Everything there is after some acts. Never changed; an act makes another one. */
+export interface State extends There {
   vessels: Named<Vessel>;
   pieces: Named<Piece>;
-  /** What each piece got, by its id; a piece that got nothing is not among them. */
   received: Named<Chain<Received>>;
   /** What went down the drain. */
   drained: Liquid;

@@ -1,6 +1,6 @@
-import { added, sinceFirst, type Chain } from './chain';
-import { liquidWith, pieceWith, withLiquid, withPieces, withReceived } from './change';
-import { vesselNamed } from './enter';
+import { added, sinceFirst } from './chain';
+import { liquidWith, pieceWith } from './change';
+import type { Draft } from './draft';
 import { width } from './exposure';
 import { give } from './give';
 import { CannotBe } from './impossible';
@@ -8,25 +8,10 @@ import { divided, joined } from './liquid';
 import type { Place } from './place';
 import { goodsAt } from './receive';
 import { alone, gotIn, type Got } from './received';
-import {
-  emptyLiquid,
-  NO_CONTACT,
-  type Liquid,
-  type Parcel,
-  type Piece,
-  type Received,
-  type State,
-  type Stretch,
-} from './state';
+import { emptyLiquid, NO_CONTACT, type Liquid, type Parcel, type Stretch } from './state';
 
 /** How much is taken: so many mL, or a share of what is there. */
 export type HowMuch = { ml: number } | { share: number };
-
-/** What was taken, and what is left of the state. */
-export interface Taken {
-  state: State;
-  liquid: Liquid;
-}
 
 /** A volume may be over what is there by as much as rounding makes, mL. */
 const ROUNDING_ML = 1e-9;
@@ -42,40 +27,39 @@ function shareOf(much: HowMuch, thereMl: number, vessel: string | null): number 
   return Math.min(1, much.ml / thereMl);
 }
 
-/** Liquid out of a vessel. What waits in one that is emptied is given first to the goods that were in it. */
-export function fromVessel(state: State, vesselId: string, much: HowMuch): Taken {
-  const { liquid } = vesselNamed(state, vesselId);
+/** Liquid out of a vessel. What waits in one that is emptied is given first to the goods that were in it. @throws CannotBe */
+export function takeFromVessel(draft: Draft, vesselId: string, much: HowMuch): Liquid {
+  const { liquid } = draft.vessel(vesselId);
   if (liquid.ml === 0 && liquid.parcels.length === 0 && Object.keys(liquid.acids).length === 0)
     throw new CannotBe({ code: 'nothing there', vessel: vesselId });
   const share = shareOf(much, liquid.ml, vesselId);
-  const before = share >= 1 ? give(state, vesselId, () => true) : state;
-  const { taken, left } = divided(vesselNamed(before, vesselId).liquid, share);
-  return { state: withLiquid(before, vesselId, left), liquid: taken };
+  if (share >= 1) give(draft, vesselId, () => true);
+  const { taken, left } = divided(draft.vessel(vesselId).liquid, share);
+  draft.setLiquid(vesselId, left);
+  return taken;
 }
 
 /**
  * Liquid out of the goods of a place: its share of what they hold, and as large a share of the dye that the place got
- * in the same pass.
+ * in the same pass. @throws CannotBe
  */
-export function fromPlace(state: State, place: Place, pass: string | null, much: HowMuch): Taken {
-  const goods = goodsAt(state, place);
+export function takeFromPlace(draft: Draft, place: Place, pass: string | null, much: HowMuch): Liquid {
+  const goods = goodsAt(draft, place);
   const thereMl = goods.reduce((sum, [, { held }]) => sum + held.ml * width(place), 0);
   const share = shareOf(much, thereMl, null);
-  const first = goods[0]?.[1].held.celsius ?? state.surroundings.roomC;
+  const first = goods[0]?.[1].held.celsius ?? draft.surroundings.roomC;
   let liquid = emptyLiquid(first);
-  const changed: [string, Piece][] = [];
-  const lists: [string, Chain<Received>][] = [];
   for (const [id, piece] of goods) {
     const { taken, left } = divided(piece.held, share * width(place));
-    const { recent, rest } = sinceFirst(state.received.get(id) ?? null, ({ doses }) =>
+    const { recent, rest } = sinceFirst(draft.received.get(id) ?? null, ({ doses }) =>
       doses.some((dose) => dose.pass === pass),
     );
     const { kept, moved } = dyeLeaving(recent.flatMap(gotIn), place, pass, share);
     liquid = joined(joined(liquid, taken), liquidWith(emptyLiquid(first), { parcels: moved }));
-    changed.push([id, pieceWith(piece, { held: left })]);
-    lists.push([id, kept.map(alone).reduce(added, rest)]);
+    draft.pieces.set(id, pieceWith(piece, { held: left }));
+    draft.received.set(id, kept.map(alone).reduce(added, rest));
   }
-  return { state: withReceived(withPieces(state, changed), lists), liquid };
+  return liquid;
 }
 
 function dyeLeaving(
@@ -91,11 +75,21 @@ function dyeLeaving(
     const reached = entry.standardGrams * common;
     const { dyeId, act } = entry;
     moved.push({ dyeId, standardGrams: reached * share, act, pass, since: NO_CONTACT, left: false });
-    const stays = { ...entry, standardGrams: reached * (1 - share), stretch: shared(entry.stretch, place) };
+    const stays = gotWith(entry, reached * (1 - share), shared(entry.stretch, place));
     return [...beside(entry, place, reached), ...(stays.standardGrams > 0 ? [stays] : [])];
   });
   return { kept, moved };
 }
+
+/** The same addition, of another amount and stretch. */
+const gotWith = ({ dyeId, act, pass, counts }: Got, standardGrams: number, stretch: Stretch): Got => ({
+  dyeId,
+  standardGrams,
+  act,
+  pass,
+  stretch,
+  counts,
+});
 
 /** Share of what a stretch got that lies on another: their common part on one axis, the other’s width across axes. */
 function overlap(of: Stretch, on: Stretch): number {
@@ -111,11 +105,11 @@ function beside(entry: Got, { axis, from, to }: Stretch, reached: number): Got[]
   const { stretch } = entry;
   const rest = entry.standardGrams - reached;
   if (rest <= 0) return [];
-  if (stretch.axis !== axis) return [{ ...entry, standardGrams: rest }];
+  if (stretch.axis !== axis) return [gotWith(entry, rest, stretch)];
   const parts: Stretch[] = [
     { axis, from: stretch.from, to: Math.min(stretch.to, from) },
     { axis, from: Math.max(stretch.from, to), to: stretch.to },
   ].filter((part) => width(part) > 0);
   const all = parts.reduce((sum, part) => sum + width(part), 0);
-  return parts.map((part) => ({ ...entry, stretch: part, standardGrams: (rest * width(part)) / all }));
+  return parts.map((part) => gotWith(entry, (rest * width(part)) / all, part));
 }

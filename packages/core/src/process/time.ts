@@ -1,79 +1,79 @@
 import type { ActOf } from './act';
-import { liquidWith, pieceWith, vesselWith, withPieces, withVessels } from './change';
-import { entered, vesselNamed } from './enter';
+import { liquidWith, pieceWith, vesselWith } from './change';
+import type { Draft } from './draft';
+import { entered } from './enter';
 import { exposedFor } from './exposure';
 import { give, giveHeld } from './give';
 import { joined } from './liquid';
 import { intoVessel } from './receive';
-import { plainLiquid, type Piece, type State } from './state';
+import { plainLiquid, type Piece, type There } from './state';
 
 /** Minutes pass in a vessel, and what it leaves in the liquid is said: null where nobody says. */
 function passed(
-  state: State,
+  draft: Draft,
   id: string,
   pass: string | null,
   { minutes, toC, leaves }: { minutes: number | null; toC: number | null; leaves: number | null },
-): State {
-  const melted = melt(entered(state, id, pass), id);
-  const vessel = vesselNamed(melted, id);
-  const later = withVessels(melted, [
-    [
-      id,
-      vesselWith(vessel, {
-        exposure: minutes === null ? vessel.exposure : exposedFor(melted, id, vessel.exposure, minutes),
-        liquid: toC === null ? vessel.liquid : liquidWith(vessel.liquid, { celsius: toC }),
-        reading: null,
-      }),
-    ],
-  ]);
-  if (leaves === null || leaves >= 1) return later;
-  const hangs = ({ at }: Piece): boolean =>
-    at.some(({ vessel: there, reach }) => there === id && reach === 'none');
-  return giveHeld(
-    give(later, id, () => true, leaves),
-    hangs,
+): void {
+  entered(draft, id, pass);
+  melt(draft, id);
+  const vessel = draft.vessel(id);
+  draft.vessels.set(
+    id,
+    vesselWith(vessel, {
+      exposure: minutes === null ? vessel.exposure : exposedFor(draft, id, vessel.exposure, minutes),
+      liquid: toC === null ? vessel.liquid : liquidWith(vessel.liquid, { celsius: toC }),
+      reading: null,
+    }),
+  );
+  if (leaves === null || leaves >= 1) return;
+  give(draft, id, () => true, leaves);
+  giveHeld(
+    draft,
+    ({ at }) => at.some(({ vessel: there, reach }) => there === id && reach === 'none'),
     leaves,
   );
 }
 
-export const heat = (state: State, { vessel, pass, toC, minutes }: ActOf<'heat'>): State =>
-  passed(state, vessel, pass, { minutes, toC, leaves: null });
+export const heat = (draft: Draft, { vessel, pass, toC, minutes }: ActOf<'heat'>): void =>
+  passed(draft, vessel, pass, { minutes, toC, leaves: null });
 
-export const cool = (state: State, { vessel, pass, toC, minutes }: ActOf<'cool'>): State =>
-  passed(state, vessel, pass, { minutes, toC, leaves: null });
+export const cool = (draft: Draft, { vessel, pass, toC, minutes }: ActOf<'cool'>): void =>
+  passed(draft, vessel, pass, { minutes, toC, leaves: null });
 
-export const hold = (state: State, { vessel, pass, atC, minutes, leaves }: ActOf<'hold'>): State =>
-  passed(state, vessel, pass, { minutes, toC: atC, leaves });
+export const hold = (draft: Draft, { vessel, pass, atC, minutes, leaves }: ActOf<'hold'>): void =>
+  passed(draft, vessel, pass, { minutes, toC: atC, leaves });
 
-export const stand = (state: State, { vessel, pass, minutes, leaves }: ActOf<'stand'>): State =>
-  passed(state, vessel, pass, { minutes, toC: null, leaves });
+export const stand = (draft: Draft, { vessel, pass, minutes, leaves }: ActOf<'stand'>): void =>
+  passed(draft, vessel, pass, { minutes, toC: null, leaves });
 
 /** What a look read holds until something changes the vessel. */
-export function look(state: State, { vessel, reading }: ActOf<'look'>): State {
-  if (vessel === null || reading === null) return state;
-  const seen = vesselNamed(state, vessel);
+export function look(draft: Draft, { vessel, reading }: ActOf<'look'>): void {
+  if (vessel === null || reading === null) return;
+  const seen = draft.vessel(vessel);
   const liquid =
     reading.celsius === null ? seen.liquid : liquidWith(seen.liquid, { celsius: reading.celsius });
-  return withVessels(state, [[vessel, vesselWith(seen, { liquid, reading })]]);
+  draft.vessels.set(vessel, vesselWith(seen, { liquid, reading }));
 }
 
 /** Ice on goods in a vessel melts: first into what they can still hold, the rest into the vessel under them. */
-function melt(state: State, vesselId: string): State {
-  const overAll = vesselNamed(state, vesselId).role === 'melting ice';
-  let after = state;
-  for (const [id, piece] of state.pieces) {
+function melt(draft: Draft, vesselId: string): void {
+  const overAll = draft.vessel(vesselId).role === 'melting ice';
+  for (const [id, piece] of draft.pieces.entries()) {
     const below = piece.at[0]?.vessel;
     if (piece.iceGrams === 0 || (below !== vesselId && !overAll)) continue;
-    const under = piece.at.every(({ reach }) => reach === 'none') ? room(state, piece) : 0;
+    const under = piece.at.every(({ reach }) => reach === 'none') ? room(draft, piece) : 0;
     const kept = below === undefined ? piece.iceGrams : Math.min(piece.iceGrams, under);
-    const ice = (ml: number) => plainLiquid(ml, 0);
-    after = withPieces(after, [
-      [id, pieceWith(piece, { iceGrams: 0, held: joined(piece.held, ice(kept), { here: piece.grams }) })],
-    ]);
-    if (below !== undefined) after = intoVessel(after, below, ice(piece.iceGrams - kept));
+    draft.pieces.set(
+      id,
+      pieceWith(piece, {
+        iceGrams: 0,
+        held: joined(piece.held, plainLiquid(kept, 0), { here: piece.grams }),
+      }),
+    );
+    if (below !== undefined) intoVessel(draft, below, plainLiquid(piece.iceGrams - kept, 0));
   }
-  return after;
 }
 
-const room = ({ surroundings }: State, { grams, held }: Piece): number =>
+const room = ({ surroundings }: There, { grams, held }: Piece): number =>
   Math.max(0, surroundings.canHoldMlPerGram * grams - held.ml);
