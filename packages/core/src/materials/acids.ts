@@ -99,10 +99,12 @@ export const ACID_MATERIALS = Object.keys(ACIDS) as [AcidMaterial, ...AcidMateri
 /** Facts of an acid under their general type. */
 export const acidFacts = (material: AcidMaterial): AcidFacts => ACIDS[material];
 
+const FIRST_OF = new Map<WeakAcidName, AcidMaterial>(
+  ACID_MATERIALS.toReversed().map((material) => [ACIDS[material].substance, material]),
+);
+
 /** A bottle that a substance may come from: the first that is known. */
-export function materialOf(substance: WeakAcidName): AcidMaterial {
-  return ACID_MATERIALS.find((material) => ACIDS[material].substance === substance) ?? 'vinegar';
-}
+export const materialOf = (substance: WeakAcidName): AcidMaterial => FIRST_OF.get(substance) ?? 'vinegar';
 
 /** An acid by its name in a document. */
 export const acidMaterialSchema = z.enum(ACID_MATERIALS, {

@@ -1,6 +1,6 @@
 import { ACIDS } from '../materials/acids';
 import type { ActOf, End, Purpose } from '../process/act';
-import type { WayStep, Written } from './line';
+import { lineWith, type Line, type WayStep, type Written } from './line';
 import { dilutionOf, idIn, of, type AcidWhen, type AnyScene, type SceneAcid, type SceneDye } from './scene';
 
 /** What an earlier pass left in the vessel, poured off; a bath that is kept stays. */
@@ -10,13 +10,17 @@ export function emptied(scene: AnyScene): WayStep[] {
 }
 
 /** Water into the vessel, up to what is to be in it with all that is there and all that goes in beside it. */
-export function filled(scene: AnyScene, celsius = scene.tapC, more: Pick<Written, 'madeUp'> = {}): WayStep[] {
+export function filled(
+  scene: AnyScene,
+  celsius = scene.tapC,
+  more: Pick<Line, 'madeUp'> | null = null,
+): WayStep[] {
   const { fillTo, vessel } = scene;
   if (!fillTo) return [];
   return [
     ({ vessels }) => {
       const ml = fillTo.ml - fillTo.besideMl - (vessels.get(vessel)?.liquid.ml ?? 0);
-      return ml > 0 ? [{ ...waterInto(scene, vessel, ml, 'bath', celsius), ...more }] : [];
+      return ml > 0 ? [lineWith(waterInto(scene, vessel, ml, 'bath', celsius), more ?? {})] : [];
     },
   ];
 }
@@ -54,9 +58,16 @@ export const waterInto = (
   hands: purpose === 'top up' ? 2 : 3,
 });
 
-/** Every dye of the pass, each after the working dilution it may need. */
-export const dyes = (scene: AnyScene, into: (dye: SceneDye) => End): Written[] =>
-  scene.dyes.flatMap((dye) => [...dilution(scene, dye), pour(scene, dye, into(dye))]);
+/** Dyes of the pass, each after the working dilution it may need. @param some which; all of them */
+export function dyes(
+  scene: AnyScene,
+  into: (dye: SceneDye) => End,
+  some: readonly SceneDye[] = scene.dyes,
+): Written[] {
+  const written: Written[] = [];
+  for (const dye of some) written.push(...dilution(scene, dye), pour(scene, dye, into(dye)));
+  return written;
+}
 
 /** The working dilution of a pour too small to read; nothing for the others. */
 export function dilution(scene: AnyScene, dye: SceneDye): Written[] {

@@ -1,14 +1,18 @@
-import type { ActOf } from '../process/act';
+import type { ActOf, Purpose } from '../process/act';
 import type { Written } from './line';
 import { idIn, of, type AnyScene } from './scene';
 
 /** Goods into their vessel. @param reach null: all of them; `none`: above the liquid */
-export const goodsIn = (scene: AnyScene, reach: ActOf<'place'>['reach'] = null): Written => ({
+export const goodsIn = (
+  scene: AnyScene,
+  reach: ActOf<'place'>['reach'] = null,
+  purpose: Purpose | null = null,
+): Written => ({
   id: idIn(scene, 'place.goods'),
   hands: 5,
   act: {
     kind: 'place',
-    ...of(scene, null),
+    ...of(scene, purpose),
     goods: [],
     vessel: scene.vessel,
     reach,

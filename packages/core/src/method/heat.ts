@@ -1,7 +1,7 @@
 import type { CautionName } from '../materials/cautionNames';
 import type { Purpose } from '../process/act';
 import { acidsAt } from './bath';
-import type { WayStep, Written } from './line';
+import { lineWith, type WayStep, type Written } from './line';
 import { idIn, of, type AnyScene } from './scene';
 
 /** Temperature at which acid “when warm” goes in and wool is no longer stirred, °C (common practice, no source). */
@@ -109,14 +109,14 @@ export function ledHot(scene: AnyScene, turns = 0): WayStep[] {
   return [
     ...rise(scene),
     ...Array.from({ length: turns }, () => turned(scene)),
-    {
-      ...hold(scene, 'hold', 'bath', {
+    lineWith(
+      hold(scene, 'hold', 'bath', {
         minutes: scene.heat.minutes,
         untilClear: true,
         hands: 3 + 2 * turns,
       }),
-      cautions: heatCautions(scene),
-    },
+      { cautions: heatCautions(scene) },
+    ),
     ...acidsAt(scene, ['last']),
   ];
 }

@@ -33,19 +33,25 @@ export type Written = Pick<Line, 'id' | 'act'> & Partial<Line>;
 /** A step of a way: an act, or acts that hang on what is there when their turn comes. */
 export type WayStep = Written | ((state: State) => readonly Written[]);
 
-/** A line in full. Written out field by field, so that every line is of one shape and quick to make. @param id its own, when its role stands twice */
-export const lineOf = (written: Written, id = written.id): Line => ({
-  id,
-  act: written.act,
-  quiet: written.quiet ?? false,
-  tool: written.tool ?? null,
-  madeUp: written.madeUp ?? null,
-  askedGrams: written.askedGrams ?? null,
-  estimated: written.estimated ?? false,
-  dose: written.dose ?? null,
-  cautions: written.cautions ?? NO_CAUTIONS,
-  hands: written.hands ?? (written.quiet ? 0 : 2),
-  because: written.because ?? null,
-});
+/**
+ * A line in full, some of it said otherwise than it was written. Field by field, so that every line is of one shape and
+ * quick to make.
+ */
+export function lineWith(written: Written, more: Partial<Line>): Line {
+  const quiet = more.quiet ?? written.quiet ?? false;
+  return {
+    id: more.id ?? written.id,
+    act: more.act ?? written.act,
+    quiet,
+    tool: more.tool ?? written.tool ?? null,
+    madeUp: more.madeUp ?? written.madeUp ?? null,
+    askedGrams: more.askedGrams ?? written.askedGrams ?? null,
+    estimated: more.estimated ?? written.estimated ?? false,
+    dose: more.dose ?? written.dose ?? null,
+    cautions: more.cautions ?? written.cautions ?? NO_CAUTIONS,
+    hands: more.hands ?? written.hands ?? (quiet ? 0 : 2),
+    because: more.because ?? written.because ?? null,
+  };
+}
 
 const NO_CAUTIONS: CautionName[] = [];

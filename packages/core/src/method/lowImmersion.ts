@@ -54,7 +54,7 @@ export const lowImmersion: Method<Settings> = {
   },
   acts: (scene) => [
     ...emptied(scene),
-    { ...goodsIn(scene), act: { ...goodsIn(scene).act, purpose: 'bath' } },
+    goodsIn(scene, null, 'bath'),
     ...filled(scene, scene.tapC, { madeUp: { ml: scene.fillTo?.ml ?? 0, tool: '' } }),
     ...acidsAt(scene, ['start']),
     ...dyes(scene, () => ({ vessel: scene.vessel })),

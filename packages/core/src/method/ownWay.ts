@@ -7,7 +7,7 @@ import { formatAmount } from '../units/formatQuantity';
 import { acidInto, dilution, emptied, pour, waterInto } from './bath';
 import { along, goodsIn } from './goodsIn';
 import { hold, rises, turned } from './heat';
-import type { WayStep } from './line';
+import { lineWith, type WayStep } from './line';
 import { allOver } from './looks';
 import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { lifted } from './ready';
@@ -89,7 +89,7 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
     case 'water': {
       const all = scene.fillTo ? Math.max(0, scene.fillTo.ml - scene.fillTo.besideMl) : 0;
       const ml = (all * step.sharePercent) / 100;
-      return ml > 0 ? [{ ...waterInto(scene, scene.vessel, ml, 'bath'), id: id('run') }] : [];
+      return ml > 0 ? [lineWith(waterInto(scene, scene.vessel, ml, 'bath'), { id: id('run') })] : [];
     }
     case 'dye':
       return scene.dyes
@@ -108,26 +108,27 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
     case 'acid':
       return scene.acids
         .filter(({ nth }) => nth === step.nth)
-        .map((acid) => ({
-          ...acidInto(
-            scene,
-            { ...acid, amount: acid.amount / partsOf(scene.settings, acid.nth) },
-            { vessel: scene.vessel },
-            'bath',
+        .map((acid) =>
+          lineWith(
+            acidInto(
+              scene,
+              { ...acid, amount: acid.amount / partsOf(scene.settings, acid.nth) },
+              { vessel: scene.vessel },
+              'bath',
+            ),
+            { id: id('acid') },
           ),
-          id: id('acid'),
-        }));
+        );
     case 'goods in':
       return [
-        {
-          ...goodsIn(scene, step.sharePercent < 100 ? along(step.sharePercent / 100) : null),
+        lineWith(goodsIn(scene, step.sharePercent < 100 ? along(step.sharePercent / 100) : null), {
           id: id('place.goods'),
-        },
+        }),
       ];
     case 'lift':
-      return [{ ...lifted(scene, 'lift', 'dripping'), id: id('lift'), quiet: false, hands: 3 }];
+      return [lineWith(lifted(scene, 'lift', 'dripping'), { id: id('lift'), quiet: false, hands: 3 })];
     case 'turn':
-      return [{ ...turned(scene), id: id('handle.turn'), quiet: false, hands: 2 }];
+      return [lineWith(turned(scene), { id: id('handle.turn'), quiet: false, hands: 2 })];
     case 're-tie':
       return [
         {
@@ -150,7 +151,7 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
               // Where it was heated to; what was poured in since has cooled it a little.
               const there = vessels.get(scene.vessel)?.liquid.celsius ?? null;
               const atC = heated?.do === 'heat' ? heated.temperatureC : there;
-              return [{ ...held, act: { ...held.act, atC, onHeat: true } }];
+              return [lineWith(held, { act: { ...held.act, atC, onHeat: true } })];
             },
           ]
         : [];

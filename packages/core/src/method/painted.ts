@@ -3,9 +3,9 @@ import { plainNumber } from '../figure/plainNumber';
 import type { End } from '../process/act';
 import { EVERYWHERE, type Place } from '../process/place';
 import { formatAmount } from '../units/formatQuantity';
-import { acidsAt, dilution, pour } from './bath';
+import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';
-import type { WayStep, Written } from './line';
+import { lineWith, type WayStep, type Written } from './line';
 import { USUAL_WAY, USUAL_WORDS, type NamedFigure, type WayNotice, type WayRead } from './method';
 import { idIn, of, paintCup, type AnyScene } from './scene';
 import type { Section } from './settings';
@@ -45,7 +45,8 @@ export const paintMl = (pickUpMlPerG: number, grams: number) =>
   );
 
 /** The goods laid out to be painted: nothing stands around them. */
-export const laidOut = (scene: AnyScene): Written => ({ ...goodsIn(scene, 'none'), quiet: true, hands: 0 });
+export const laidOut = (scene: AnyScene): Written =>
+  lineWith(goodsIn(scene, 'none'), { quiet: true, hands: 0 });
 
 /** Water that paint is filled up with, and the acid that goes into it; where there is no water, onto the goods. */
 export function paintWater(scene: AnyScene): Written[] {
@@ -82,11 +83,11 @@ export function paintedSections(scene: AnyScene, axis: Place['axis']): WayStep[]
     const cup = paintCup(scene, part.id);
     const place: Place = { piece: null, axis, from: part.from, to: part.to };
     return [
-      ...mine.flatMap((dye) => [...dilution(scene, dye), pour(scene, dye, { vessel: cup })]),
+      ...dyes(scene, () => ({ vessel: cup }), mine),
       ...(part.fillUpMl > 0
         ? [
-            {
-              ...moved(
+            lineWith(
+              moved(
                 scene,
                 `move.fill.${part.id}`,
                 { vessel: water },
@@ -94,15 +95,14 @@ export function paintedSections(scene: AnyScene, axis: Place['axis']): WayStep[]
                 { ml: part.fillUpMl },
                 part.id,
               ),
-              quiet: true,
-            },
+              { quiet: true },
+            ),
           ]
         : []),
-      {
-        ...moved(scene, `paint.${part.id}`, { vessel: cup }, { place }, { share: 1 }, part.id),
+      lineWith(moved(scene, `paint.${part.id}`, { vessel: cup }, { place }, { share: 1 }, part.id), {
         madeUp: { ml: part.paintMl, tool: '' },
         hands: 8,
-      },
+      }),
     ];
   });
 }

@@ -3,7 +3,7 @@ import type { End } from '../process/act';
 import { quantity } from '../shelf/quantitySchema';
 import { dyes } from './bath';
 import { lateAcids } from './heat';
-import type { Written } from './line';
+import { lineWith, type Written } from './line';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { laidOut, moved, paintMl, paintNotices, paintWater, paintWords } from './painted';
@@ -28,11 +28,8 @@ function paintedLayers(scene: Scene<Settings>): Written[] {
   const { layers, drainPercent } = scene.settings;
   const layer = (i: number): End => ({ place: layerOf(layers, i) });
   const cup = paintCup(scene, 'all');
-  const quietly = (role: string, from: End, to: End, share: number): Written => ({
-    ...moved(scene, role, from, to, { share }),
-    quiet: true,
-    hands: 0,
-  });
+  const quietly = (role: string, from: End, to: End, share: number): Written =>
+    lineWith(moved(scene, role, from, to, { share }), { quiet: true, hands: 0 });
   return [
     ...Array.from({ length: layers - 1 }, (_, i) => [
       quietly(`paint.layer${i + 1}`, { vessel: cup }, layer(i), 1 / (layers - i)),
@@ -40,10 +37,9 @@ function paintedLayers(scene: Scene<Settings>): Written[] {
         ? [quietly(`drain.layer${i + 1}`, layer(i), layer(i + 1), drainPercent / 100)]
         : []),
     ]).flat(),
-    {
-      ...moved(scene, `paint.layer${layers}`, { vessel: cup }, layer(layers - 1), { share: 1 }),
+    lineWith(moved(scene, `paint.layer${layers}`, { vessel: cup }, layer(layers - 1), { share: 1 }), {
       hands: 5 * layers,
-    },
+    }),
   ];
 }
 
@@ -70,11 +66,10 @@ export const paintedStack: Method<Settings> = {
       ({ vessels }) =>
         (vessels.get(water)?.liquid.ml ?? 0) > 0
           ? [
-              {
-                ...moved(scene, 'move.fill', { vessel: water }, { vessel: cup }, { share: 1 }),
+              lineWith(moved(scene, 'move.fill', { vessel: water }, { vessel: cup }, { share: 1 }), {
                 quiet: true,
                 hands: 0,
-              },
+              }),
             ]
           : [],
       ...(scene.dyes.length > 0 ? paintedLayers(scene) : []),

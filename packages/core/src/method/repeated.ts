@@ -5,7 +5,7 @@ import { quantity } from '../shelf/quantitySchema';
 import { acidsAt, dilution, pour, water } from './bath';
 import { goodsIn } from './goodsIn';
 import { hold, lateAcids, rise } from './heat';
-import type { Line, WayStep } from './line';
+import { lineWith, type Line, type WayStep } from './line';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { lifted } from './ready';
@@ -63,7 +63,7 @@ export const repeated: Method<Settings> = {
             ...(i === 0 ? dilution(scene, dye) : []),
             pour(scene, dye, { vessel: scene.vessel }, dose),
           ]),
-          { ...goodsIn(scene), dose, hands: 2 },
+          lineWith(goodsIn(scene), { dose, hands: 2 }),
           ...(minutes > 0 ? [hold(scene, 'hold.strike', 'strike', { minutes, untilClear: true, dose })] : []),
         ];
       }).flat(),

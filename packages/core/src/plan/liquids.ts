@@ -1,5 +1,5 @@
 import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
-import { materialOf } from '../materials/acids';
+import { materialOf, type AcidMaterial } from '../materials/acids';
 import { acidsTogether } from '../process/liquid';
 import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
 import type { StudioWater } from '../shelf/water';
@@ -62,14 +62,21 @@ export function around(state: State, vessel: string): Bath {
 }
 
 /** All pure acid in a bath, g. */
-export const acidGrams = ({ acids }: Bath): number =>
-  Object.values(acids).reduce((sum, grams) => sum + grams, 0);
+export function acidGrams({ acids }: Bath): number {
+  let sum = 0;
+  for (const name of Object.keys(acids) as AcidSubstance[]) sum += acids[name] ?? 0;
+  return sum;
+}
 
 /** Its acids as the bottles they may come from. */
-export const acidsIn = ({ acids }: Bath): AcidsInBath =>
-  (Object.keys(acids) as AcidSubstance[]).flatMap((name) =>
-    (acids[name] ?? 0) > 0 ? [{ material: materialOf(name), pureGrams: acids[name] ?? 0 }] : [],
-  );
+export function acidsIn({ acids }: Bath): AcidsInBath {
+  const found: { material: AcidMaterial; pureGrams: number }[] = [];
+  for (const name of Object.keys(acids) as AcidSubstance[]) {
+    const pureGrams = acids[name] ?? 0;
+    if (pureGrams > 0) found.push({ material: materialOf(name), pureGrams });
+  }
+  return found;
+}
 
 /** Its liters; never none, so that a bath of nothing has figures. */
 export const litersOf = ({ ml }: Bath): number => Math.max(1, ml) / 1000;

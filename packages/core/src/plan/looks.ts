@@ -1,5 +1,6 @@
 import type { DrawnDye } from '../color/drawnColor';
 import { methodFacts } from '../method';
+import { named } from '../recipe/materials';
 import type { Arrangement, Pass } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
 import type { YarnLook } from '../skein/yarnLook';
@@ -31,9 +32,9 @@ export function lookAfter(
   const drawn = (placeId: string | null): DrawnDye[] =>
     depths
       .filter((line) => placeId === null || line.sectionId === placeId)
-      .flatMap(({ dyeId, dosPercent }) => {
-        const dye = dyes.find((candidate) => candidate.id === dyeId);
-        return dye ? [{ swatchHex: dye.swatchHex, swatchDosPercent: dye.swatchDosPercent, dosPercent }] : [];
+      .map(({ dyeId, dosPercent }) => {
+        const { swatchHex, swatchDosPercent } = named(dyes, dyeId, 'dyeId', 'dye');
+        return { swatchHex, swatchDosPercent, dosPercent };
       });
   const uneven = (extra: number): number =>
     Math.min(

@@ -78,9 +78,9 @@ function sumGoods(goods: readonly GoodsLine[]): Figure {
 }
 
 function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figure {
-  const parts = goods.flatMap((line, i) =>
-    line.catchUp ? [] : [{ mass: lineGrams(line), share: dyeableShare(bases[i]?.fibers ?? []) }],
-  );
+  const parts = goods
+    .map((line, i) => ({ line, mass: lineGrams(line), share: dyeableShare(bases[i]?.fibers ?? []) }))
+    .filter(({ line }) => !line.catchUp);
   return figure(
     parts.reduce((sum, part) => sum + part.mass * part.share, 0),
     'g',
@@ -90,9 +90,10 @@ function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figur
 
 function takenApart({ dyes }: Formulation, passes: readonly PlannedPass[]): Plan['singleDyes'] {
   const sums = new Map<string, number>();
-  for (const pour of passes.flatMap((pass) => pass.pours))
-    for (const { dyeId, grams } of singleDyes(pour.dyeId, pour.grams.value, dyes))
-      sums.set(dyeId, (sums.get(dyeId) ?? 0) + grams);
+  for (const { pours } of passes)
+    for (const pour of pours)
+      for (const { dyeId, grams } of singleDyes(pour.dyeId, pour.grams.value, dyes))
+        sums.set(dyeId, (sums.get(dyeId) ?? 0) + grams);
   return [...sums].map(([dyeId, grams]) => ({
     dyeId,
     name: named(dyes, dyeId, 'dyeId', 'dye').name,

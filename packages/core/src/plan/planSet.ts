@@ -40,9 +40,7 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
     rise:
       !inPot && facts.riseMinutes === 0
         ? figure(0, 'min', () => `to get the ${facts.label} hot`, 'estimate', PRACTICE)
-        : risesTogether(
-            story.set.flatMap(({ act, because }) => (act.kind === 'heat' && because ? [because] : [])),
-          ),
+        : risesTogether(story.set),
     boiling: figure(
       boiling,
       '°C',

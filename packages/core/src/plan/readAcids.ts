@@ -30,6 +30,8 @@ export interface PassLiquids {
 interface Put {
   resolved: ResolvedAcid;
   line: Told;
+  /** Where that act stands among those of the pass. */
+  at: number;
   brought: Bath;
 }
 
@@ -44,22 +46,20 @@ export function readAcids(
   formulation: Formulation,
 ): Pick<PlannedPass, 'acids' | 'bathAcid'> {
   const fiberMmol = fiberInBath(formulation, pass);
-  const puts = acids.flatMap((resolved): Put[] => {
-    const mine = lines.filter(({ act }) => act.kind === 'put' && act.line === acidLine(resolved.nth));
-    const [line] = mine;
+  const puts: Put[] = [];
+  for (const resolved of acids) {
+    const role = acidLine(resolved.nth);
+    let first: Put | null = null;
+    for (const [at, line] of lines.entries()) {
+      if (line.act.kind !== 'put' || line.act.line !== role) continue;
+      first ??= { resolved, line, at, brought: NO_BATH };
+      // Acid of the soak comes along with the goods, as much of it as they hold.
+      if (resolved.when !== 'soak') first.brought = together(first.brought, brought(line.before, line.after));
+    }
     // A dose that no step of an own way puts in is left out.
-    if (!line) return [];
-    // Acid of the soak comes along with the goods, as much of it as they hold.
-    const counted = resolved.when === 'soak' ? [] : mine;
-    return [
-      {
-        resolved,
-        line,
-        brought: counted.reduce((sum, { before, after }) => together(sum, brought(before, after)), NO_BATH),
-      },
-    ];
-  });
-  const inOrder = puts.toSorted((a, b) => at(lines, a) - at(lines, b));
+    if (first) puts.push(first);
+  }
+  const inOrder = puts.toSorted((a, b) => a.at - b.at);
   const planned = inOrder.map((put, i): PlannedAcid => {
     const later = inOrder.slice(i + 1).map((one) => one.brought);
     const without = (all: Bath): Bath => later.reduce((sum, one) => sub(sum, one), all);
@@ -70,7 +70,7 @@ export function readAcids(
   // Goods that come out of an acid bath bring acid along even where none is poured.
   const grams = poured > 0 ? poured : all;
   return {
-    acids: puts.flatMap((put) => planned[inOrder.indexOf(put)] ?? []),
+    acids: planned.toSorted((a, b) => listPlace(a) - listPlace(b)),
     bathAcid:
       all <= 0
         ? null
@@ -85,7 +85,8 @@ export function readAcids(
   };
 }
 
-const at = (lines: readonly Told[], { line }: Put): number => lines.indexOf(line);
+/** Its place in the list of the pass; what powder is cut with stands behind all. */
+const listPlace = ({ nth }: PlannedAcid): number => nth || Number.POSITIVE_INFINITY;
 
 /** A bath without what a later dose brings; its volume stays, as it was decided for all of them. */
 const sub = (all: Bath, later: Bath): Bath => ({

@@ -142,9 +142,7 @@ function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figur
 function heatFigure({ pass, lines }: ToldPass): PlannedHeat | null {
   if (!pass.heat || !methodFacts(pass.method.kind).hot) return null;
   return {
-    rise: risesTogether(
-      lines.flatMap(({ act, because }) => (act.kind === 'heat' && because ? [because] : [])),
-    ),
+    rise: risesTogether(lines),
     temperature: figure(pass.heat.temperatureC, '°C', 'as decided'),
     hold: figure(pass.heat.minutes, 'min', 'as decided'),
   };
@@ -183,7 +181,7 @@ function doseOnGoods(
   wogGrams: number,
 ): { onReached: Figure; onAll: Figure } {
   const strong = pours.reduce((sum, pour) => sum + pour.grams.value * pour.lotStrength, 0);
-  const said = pours.map((pour) => plainNumber(pour.dos.value)).join(' + ') || '0';
+  const said = (): string => pours.map((pour) => plainNumber(pour.dos.value)).join(' + ') || '0';
   const split = pours.some((pour) => pour.sectionId !== null) || passGrams < wogGrams;
   const direct = pours.reduce((sum, pour) => sum + pour.dos.value, 0);
   const sureness = pours.some((pour) => pour.dos.sureness === 'estimate') ? 'estimate' : 'exact';
@@ -195,6 +193,6 @@ function doseOnGoods(
           () => `all dye of the pass on ${formatAmount(grams, 'g')}`,
           sureness,
         )
-      : figure(direct, '%', () => `${said} %`, sureness);
+      : figure(direct, '%', () => `${said()} %`, sureness);
   return { onReached: on(passGrams), onAll: on(wogGrams) };
 }

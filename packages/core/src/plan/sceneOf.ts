@@ -46,9 +46,10 @@ export function resolveAcids(
   { bathMl, soakMl, goodsGrams }: { bathMl: number; soakMl: number; goodsGrams: number },
   wanted: (when: AcidWhen) => boolean,
 ): ResolvedAcid[] {
-  return pass.acids.flatMap((dose, i): ResolvedAcid[] => {
+  const resolved: ResolvedAcid[] = [];
+  for (const [i, dose] of pass.acids.entries()) {
     const when = whenOf(dose, pass, soaks);
-    if (dose.value <= 0 || !wanted(when)) return [];
+    if (dose.value <= 0 || !wanted(when)) continue;
     const liters = Math.max(1, when === 'soak' ? soakMl : bathMl) / 1000;
     const amounts = acidAmounts(
       dose.material,
@@ -58,8 +59,9 @@ export function resolveAcids(
       liters,
       goodsGrams,
     );
-    return [{ dose, nth: i + 1, when, liters, amounts }];
-  });
+    resolved.push({ dose, nth: i + 1, when, liters, amounts });
+  }
+  return resolved;
 }
 
 /** Citric that the powder of a pass is cut with: acid of the bath too. */
@@ -94,12 +96,12 @@ export const sceneAcid = ({ dose, nth, when, amounts }: ResolvedAcid): SceneAcid
 
 /** A line of a pass as it is measured; nothing for a line of nothing, as a print value of 0 % is. */
 export function sceneDyes(pours: readonly PourLine[]): SceneDye[] {
-  return pours.flatMap((pour): SceneDye[] => {
+  const dyes: SceneDye[] = [];
+  for (const pour of pours) {
     const { dilution, measured } = pour;
     const amount = dilution?.pour ?? measured?.reading ?? pour.each;
-    if (amount.value <= 0) return [];
-    return [
-      {
+    if (amount.value > 0)
+      dyes.push({
         lineId: pour.lineId,
         placeId: pour.sectionId,
         dyeId: pour.dyeId,
@@ -121,9 +123,9 @@ export function sceneDyes(pours: readonly PourLine[]): SceneDye[] {
           makeUpWith: dilution.makeUpWith,
           strengthPercent: dilution.strengthPercent,
         },
-      },
-    ];
-  });
+      });
+  }
+  return dyes;
 }
 
 /** Liquid that the doses of a pass bring, mL. */

@@ -1,4 +1,4 @@
-import { lineOf, type Line, type WayStep, type Written } from '../method/line';
+import { lineWith, type Line, type WayStep, type Written } from '../method/line';
 import type { VesselRole } from '../process/act';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
@@ -59,7 +59,7 @@ function told(telling: Telling, written: Written): void {
     }
   const times = (telling.ids.get(written.id) ?? 0) + 1;
   telling.ids.set(written.id, times);
-  const line = lineOf(written, times === 1 ? written.id : `${written.id}:${times}`);
+  const line = lineWith(written, { id: times === 1 ? written.id : `${written.id}:${times}` });
   const before = telling.state;
   const { state, impossible } = apply(before, line);
   telling.state = state;

@@ -3,7 +3,7 @@ import { plainNumber } from '../figure/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { minutesOf } from '../process/amountOf';
 import { formatAmount } from '../units/formatQuantity';
-import type { Plan, PlannedPass } from './planTypes';
+import type { Plan, PlannedPass, PourLine } from './planTypes';
 import type { Told } from './tell';
 
 const PRACTICE = 'common practice, no source';
@@ -15,12 +15,16 @@ const isOnHeat = ({ act }: Told): boolean => act.kind === 'heat' || (act.kind ==
 
 /** What a whole plan comes to: sums over its acts. */
 export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[]): Plan['totals'] {
-  const pours = passes.flatMap((pass) => pass.pours);
-  const waited = (line: Told): number => minutesOf(line.act) ?? 0;
-  const heated = sum(lines.filter(isOnHeat).map(waited));
-  const hands = sum(lines.map((line) => line.hands));
-  const waits = sum(lines.map(waited));
-  const priced = pours.flatMap((pour) => (pour.cost ? [pour.cost.value] : []));
+  const pours: PourLine[] = [];
+  for (const pass of passes) pours.push(...pass.pours);
+  const priced = pours.filter((pour) => pour.cost !== null).map((pour) => pour.cost?.value ?? 0);
+  let [heated, hands, waits] = [0, 0, 0];
+  for (const line of lines) {
+    const minutes = minutesOf(line.act) ?? 0;
+    if (isOnHeat(line)) heated += minutes;
+    waits += minutes;
+    hands += line.hands;
+  }
   const unsure = pours.some((pour) => pour.grams.sureness === 'estimate') ? 'estimate' : 'exact';
   const count = passes.length;
   return {

@@ -1,5 +1,6 @@
 import { figure, type Figure } from '../figure/figure';
 import { riseFigure } from '../heat/planHeat';
+import type { Line } from '../method/line';
 import type { State } from '../process/state';
 import type { Formulation } from '../recipe/recipe';
 import { around, piecesAt } from './liquids';
@@ -35,8 +36,10 @@ export function riseOf(
   return riseFigure({ waterMl, fiberGrams, pot, roomC: place.roomC }, celsius, toC, rampCPerMin);
 }
 
-/** Several rises as one. */
-export function risesTogether(rises: readonly Figure[]): Figure {
+/** The rises among some acts as one. */
+export function risesTogether(lines: readonly Pick<Line, 'act' | 'because'>[]): Figure {
+  const rises: Figure[] = [];
+  for (const { act, because } of lines) if (act.kind === 'heat' && because) rises.push(because);
   const [first] = rises;
   if (!first) return figure(0, 'min', 'as hot already', 'estimate', 'common practice, no source');
   if (rises.length === 1) return first;

@@ -26,9 +26,10 @@ export function receivedBy(state: State, { line, pass }: { line?: string; pass?:
   const after = allGiven(state);
   const isMeant = ({ counts, doses }: Received): boolean =>
     counts && (pass === undefined || doses.some((dose) => dose.pass === pass));
-  return goodsOf(after, line)
-    .flatMap(([id]) => gotBy(after, id, isMeant))
-    .filter((got) => pass === undefined || got.pass === pass);
+  const found: Got[] = [];
+  for (const [id] of goodsOf(after, line))
+    for (const got of gotBy(after, id, isMeant)) if (pass === undefined || got.pass === pass) found.push(got);
+  return found;
 }
 
 const goodsOf = ({ pieces }: State, line?: string): (readonly [string, Piece])[] =>

@@ -83,7 +83,7 @@ const presentIn = (there: There, vesselId: string): Claim[] =>
  * @param times those of the vessel itself, or of a moment before
  */
 export function contactsShared(exposure: Exposure, piece: string, other: string, times = exposure): Exposure {
-  const mine = exposure.contacts.flatMap((contact, i) => (contact.piece === piece ? [i] : []));
+  const mine = [...exposure.contacts.keys()].filter((i) => exposure.contacts[i]?.piece === piece);
   if (mine.length === 0) return times;
   const of = (i: number): number => times.minutes[i] ?? 0;
   return {

@@ -32,9 +32,9 @@ export function gotBy(
   piece: string,
   isMeant: (entry: Received) => boolean = () => true,
 ): Got[] {
-  return listed(received.get(piece) ?? null)
-    .filter(isMeant)
-    .flatMap(gotIn);
+  const found: Got[] = [];
+  for (const entry of listed(received.get(piece) ?? null)) if (isMeant(entry)) found.push(...gotIn(entry));
+  return found;
 }
 
 /** The additions of one moment, each with the part of it that is this stretch’s. */

@@ -8,7 +8,7 @@ import { divided, joined } from './liquid';
 import type { Place } from './place';
 import { goodsAt } from './receive';
 import { alone, gotIn, type Got } from './received';
-import { emptyLiquid, NO_CONTACT, type Liquid, type Parcel, type Stretch } from './state';
+import { emptyLiquid, NO_CONTACT, type Liquid, type Parcel, type Received, type Stretch } from './state';
 
 /** How much is taken: so many mL, or a share of what is there. */
 export type HowMuch = { ml: number } | { share: number };
@@ -54,7 +54,7 @@ export function takeFromPlace(draft: Draft, place: Place, pass: string | null, m
     const { recent, rest } = sinceFirst(draft.received.get(id) ?? null, ({ doses }) =>
       doses.some((dose) => dose.pass === pass),
     );
-    const { kept, moved } = dyeLeaving(recent.flatMap(gotIn), place, pass, share);
+    const { kept, moved } = dyeLeaving(recent, place, pass, share);
     liquid = joined(joined(liquid, taken), liquidWith(emptyLiquid(first), { parcels: moved }));
     draft.pieces.set(id, pieceWith(piece, { held: left }));
     draft.received.set(id, kept.map(alone).reduce(added, rest));
@@ -63,21 +63,27 @@ export function takeFromPlace(draft: Draft, place: Place, pass: string | null, m
 }
 
 function dyeLeaving(
-  got: readonly Got[],
+  received: readonly Received[],
   place: Stretch,
   pass: string | null,
   share: number,
 ): { kept: Got[]; moved: Parcel[] } {
   const moved: Parcel[] = [];
-  const kept = got.flatMap((entry): Got[] => {
-    const common = entry.pass === pass ? overlap(entry.stretch, place) : 0;
-    if (common === 0) return [entry];
-    const reached = entry.standardGrams * common;
-    const { dyeId, act } = entry;
-    moved.push({ dyeId, standardGrams: reached * share, act, pass, since: NO_CONTACT, left: false });
-    const stays = gotWith(entry, reached * (1 - share), shared(entry.stretch, place));
-    return [...beside(entry, place, reached), ...(stays.standardGrams > 0 ? [stays] : [])];
-  });
+  const kept: Got[] = [];
+  for (const together of received)
+    for (const entry of gotIn(together)) {
+      const common = entry.pass === pass ? overlap(entry.stretch, place) : 0;
+      if (common === 0) {
+        kept.push(entry);
+        continue;
+      }
+      const reached = entry.standardGrams * common;
+      const { dyeId, act } = entry;
+      moved.push({ dyeId, standardGrams: reached * share, act, pass, since: NO_CONTACT, left: false });
+      const stays = gotWith(entry, reached * (1 - share), shared(entry.stretch, place));
+      kept.push(...beside(entry, place, reached));
+      if (stays.standardGrams > 0) kept.push(stays);
+    }
   return { kept, moved };
 }
 
