@@ -12,6 +12,7 @@ import { cautionsOf } from './cautionsOf';
 import { plannedGoods } from './goods';
 import { noticesFor, type PlanContext } from './notices';
 import { planSet } from './planSet';
+import { readOnce } from './keptPasses';
 import type { Plan, PlannedPass } from './planTypes';
 import { readPass } from './readPass';
 import { tellRecipe } from './story';
@@ -33,7 +34,11 @@ export function planFormulation(asDecided: Formulation, context: PlanContext = {
   const wog = sumGoods(recipe.goods);
   const dyeable = dyeableMass(recipe.goods, bases);
   const story = tellRecipe(formulation, bases, { wogGrams: wog.value, dyeableGrams: dyeable.value });
-  const passes = story.passes.map((told) => readPass(told, story, formulation, wog.value));
+  const passes = story.passes.map((told, i) =>
+    i === story.passes.length - 1
+      ? readPass(told, story.set, formulation, wog.value)
+      : readOnce(told, () => readPass(told, [], formulation, wog.value)),
+  );
   const plan: Omit<Plan, 'notices'> = {
     name: formulation.name,
     goods: plannedGoods(formulation, bases, passes),

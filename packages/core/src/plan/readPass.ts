@@ -12,20 +12,23 @@ import { dyesOfPass, stockPouredMl } from './pours';
 import type { PlannedHeat, PlannedPass, PlannedTopUp, PourLine } from './planTypes';
 import { readAcids } from './readAcids';
 import { liquidAcidMl, type ResolvedAcid } from './sceneOf';
-import { broughtBy, type Story, type ToldPass } from './story';
+import { broughtBy, type ToldPass } from './story';
 import type { Told } from './tell';
 import { risesTogether } from './vesselHeat';
 
-/** The figures of one pass, read from its acts and the states between them. */
+/**
+ * The figures of one pass, read from its acts and the states between them.
+ * @param set acts that follow it, of which acid that waited for heat belongs to it; none but after the last pass
+ */
 export function readPass(
   told: ToldPass,
-  story: Story,
+  set: readonly Told[],
   formulation: Formulation,
   wogGrams: number,
 ): PlannedPass {
   const { pass, pours, goodsGrams, decided, kept, end, lines } = told;
   const way = methodFacts(pass.method.kind);
-  const owed = story.set.filter(({ act }) => act.pass === pass.id);
+  const owed = set.filter(({ act }) => act.pass === pass.id);
   const all = [...lines, ...owed];
   // Acid that goes in after the paint is on comes beside it; all other liquid is the bath.
   const isBath = ({ act }: Told): boolean =>

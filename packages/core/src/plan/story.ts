@@ -12,6 +12,7 @@ import { named } from '../recipe/materials';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import type { Base } from '../shelf/base';
+import { keepPasses, keptPasses } from './keptPasses';
 import { acidGrams, around, brought, NO_BATH, together, type Bath } from './liquids';
 import { planPour, stockPouredMl, type PassGoods } from './pours';
 import type { PourLine } from './planTypes';
@@ -48,6 +49,8 @@ export interface ToldPass {
   lines: Told[];
   /** Everything once its acts are done, before water is topped up. */
   end: State;
+  /** And after that. */
+  after: State;
 }
 
 /** A whole recipe as it was told: its acts, and the states between them. */
@@ -62,32 +65,42 @@ export interface Story {
 /** Tells a recipe from its goods to the drying rail: each pass with what the one before left. */
 export function tellRecipe(formulation: Formulation, bases: readonly Base[], goods: PassGoods): Story {
   const { recipe, place, water } = formulation;
-  const roles = new Map<string, VesselRole>();
   const telling: Telling = {
     state: emptyState(
       { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
       recipe.passes.map(({ id }) => id),
     ),
     lines: [],
-    roles,
+    roles: new Map(),
     vessel: bringVessel(formulation),
-    ids: new Map(),
+    ids: new Set(),
   };
   tell(telling, bringGoods(formulation, bases));
   const felts = bases.some(
     (base) => !base.superwash && base.fibers.some(({ fiber }) => fiberFacts(fiber).felts),
   );
   const passes: ToldPass[] = [];
+  const kept = keptPasses(formulation);
   recipe.passes.forEach((pass, index) => {
-    passes.push(tellPass({ pass, index, formulation, goods, telling, felts, before: passes.at(-1) }));
+    const before = passes.at(-1) ?? null;
+    const known = kept[index];
+    if (known) retell(telling, known);
+    passes.push(known ?? tellPass({ formulation, before, pass, index, goods, telling, felts }));
   });
+  keepPasses(formulation, passes);
   const last = passes.at(-1);
+  // Vessels that only the set needs are none of the last pass.
+  telling.roles = new Map(telling.roles);
   const set = last
     ? tell(
         telling,
         setSteps({
           set: recipe.set,
-          scene: { ...last.scene, leaves: methodFacts(last.pass.method.kind).leaves },
+          scene: {
+            ...last.scene,
+            roles: telling.roles,
+            leaves: methodFacts(last.pass.method.kind).leaves,
+          },
           owed: last.scene.waitsForSet
             ? { warm: acidsAt(last.scene, ['warm']), last: acidsAt(last.scene, ['last']) }
             : { warm: [], last: [] },
@@ -105,11 +118,21 @@ interface PassInputs {
   goods: PassGoods;
   telling: Telling;
   felts: boolean;
-  before: ToldPass | undefined;
+  before: ToldPass | null;
+}
+
+/** Goes on behind a pass that need not be told again. */
+function retell(telling: Telling, { lines, scene, after }: ToldPass): void {
+  telling.state = after;
+  for (const line of lines) {
+    telling.lines.push(line);
+    telling.ids.add(line.id);
+  }
+  telling.roles = new Map(scene.roles);
 }
 
 function tellPass({ pass, index, formulation, goods, telling, felts, before }: PassInputs): ToldPass {
-  const { recipe, place } = formulation;
+  const { recipe, place, pot } = formulation;
   const way = methodFacts(pass.method.kind);
   const reached = passShare(pass.method);
   const goodsGrams = goods.wogGrams * reached;
@@ -120,6 +143,8 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
   const soaks = index === 0 && pass.goodsGoIn === 'wet' && recipe.wettingMinutes > 0;
   const soakMl = SOAK_ML_PER_GRAM * goods.wogGrams;
   const last = index === recipe.passes.length - 1;
+  // Its own, so that a later pass adds nothing to it.
+  telling.roles = new Map(telling.roles);
   const vessel = before && keepsBath(pass) ? before.scene.vessel : way.needs;
   if (!telling.roles.has(vessel)) telling.roles.set(vessel, way.needs);
   const soakAcids = resolveAcids(pass, soaks, { bathMl: 0, soakMl, goodsGrams }, (when) => when === 'soak');
@@ -144,7 +169,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     topUpAcid: null,
     tapC: place.tapC,
     felts,
-    rise: (state, of, toC, ramp) => riseOf(formulation, state, of, toC, ramp),
+    rise: (state, of, toC, ramp) => riseOf({ pot, place }, state, of, toC, ramp),
   };
   tell(telling, ready(plain));
   const kept = keepsBath(pass) ? around(withoutGoods(telling.state), vessel) : null;
@@ -191,6 +216,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     kept,
     lines: telling.lines.slice(from),
     end,
+    after: telling.state,
   };
 }
 
@@ -242,11 +268,12 @@ function bringGoods({ recipe }: Formulation, bases: readonly Base[]): Written[] 
 /** Vessels that goods are dyed in: the first of them is the one on the shelf that was chosen. */
 const MAIN: readonly VesselRole[] = ['pot', 'pan', 'tray', 'wrap'];
 
-function bringVessel({ pot }: Formulation): Telling['vessel'] {
-  let main: string | null = null;
-  return (id, role) => {
-    if (main === null && MAIN.includes(role)) main = id;
-    const known = id === main ? pot : null;
+const bringVessel =
+  ({ pot }: Formulation): Telling['vessel'] =>
+  (state, id, role) => {
+    const isMain =
+      MAIN.includes(role) && !state.vessels.values().some((vessel) => MAIN.includes(vessel.role));
+    const known = isMain ? pot : null;
     return {
       id: `bring.vessel.${id}`,
       quiet: true,
@@ -266,4 +293,3 @@ function bringVessel({ pot }: Formulation): Telling['vessel'] {
       },
     };
   };
-}

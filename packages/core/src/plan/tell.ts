@@ -19,9 +19,9 @@ export interface Telling {
   /** What each vessel is that an act may name. */
   roles: Map<string, VesselRole>;
   /** A vessel as it comes in. */
-  vessel(id: string, role: VesselRole): Written;
-  /** How often each role stood in the list so far. */
-  ids: Map<string, number>;
+  vessel(state: State, id: string, role: VesselRole): Written;
+  /** Ids that stand in the list so far. */
+  ids: Set<string>;
 }
 
 /** Written out field by field: a plan has hundreds of lines, and they are to be quick to make. */
@@ -50,16 +50,22 @@ export function tell(telling: Telling, steps: readonly WayStep[]): Told[] {
   return telling.lines.slice(from);
 }
 
+/** An id of its own for a line whose role may stand in the list several times. */
+function freeId({ ids }: Telling, role: string): string {
+  let id = role;
+  for (let times = 2; ids.has(id); times += 1) id = `${role}:${times}`;
+  ids.add(id);
+  return id;
+}
+
 /** Does one act. A vessel that it is the first to name comes in before it. */
 function told(telling: Telling, written: Written): void {
   for (const id of vesselsNamed(written.act))
     if (!telling.state.vessels.has(id)) {
       const role = telling.roles.get(id);
-      if (role !== undefined) told(telling, telling.vessel(id, role));
+      if (role !== undefined) told(telling, telling.vessel(telling.state, id, role));
     }
-  const times = (telling.ids.get(written.id) ?? 0) + 1;
-  telling.ids.set(written.id, times);
-  const line = lineWith(written, { id: times === 1 ? written.id : `${written.id}:${times}` });
+  const line = lineWith(written, { id: freeId(telling, written.id) });
   const before = telling.state;
   const { state, impossible } = apply(before, line);
   telling.state = state;

@@ -26,7 +26,7 @@ export function vesselHeat(state: State, vessel: string): VesselHeat {
 
 /** Time that the pot takes to bring a vessel’s contents to a temperature. */
 export function riseOf(
-  { pot, place }: Formulation,
+  { pot, place }: Pick<Formulation, 'pot' | 'place'>,
   state: State,
   vessel: string,
   toC: number,

@@ -1,0 +1,53 @@
+import type { Formulation, Recipe } from '../recipe/recipe';
+import type { PlannedPass } from './planTypes';
+import type { ToldPass } from './story';
+
+/** What decides how a pass is told, beside itself and the passes before it. */
+type Around = Omit<Formulation, 'name' | 'recipe'> &
+  Pick<Recipe, 'goods' | 'wettingMinutes'> & { passIds: string[] };
+
+const aroundPasses = ({ name: _, recipe, ...shelf }: Formulation): Around => ({
+  ...shelf,
+  goods: recipe.goods,
+  wettingMinutes: recipe.wettingMinutes,
+  passIds: recipe.passes.map(({ id }) => id),
+});
+
+/** What was told last, and only that: older ones would hold on to everything that was ever typed. */
+let last: { around: Around; passes: readonly ToldPass[] } | null = null;
+
+/**
+ * The passes of a recipe, from its first, that were told last time from the same things; so that typing in one tells anew
+ * that one and those after it, and none of those before. Things are the same when they are the same objects: nothing
+ * that a plan is made from is ever changed in place.
+ */
+export function keptPasses(formulation: Formulation): readonly ToldPass[] {
+  if (!last || !alike(last.around, aroundPasses(formulation))) return [];
+  const { passes } = formulation.recipe;
+  const changed = last.passes.findIndex(({ pass }, i) => pass !== passes[i]);
+  return changed < 0 ? last.passes : last.passes.slice(0, changed);
+}
+
+/** Keeps the passes of a recipe as they were told. */
+export function keepPasses(formulation: Formulation, passes: readonly ToldPass[]): void {
+  last = { around: aroundPasses(formulation), passes };
+}
+
+const figures = new WeakMap<ToldPass, PlannedPass>();
+
+/** The figures of a pass that something follows: read once, for nothing that comes later changes them. */
+export function readOnce(told: ToldPass, read: () => PlannedPass): PlannedPass {
+  const known = figures.get(told) ?? read();
+  figures.set(told, known);
+  return known;
+}
+
+const same = (one: unknown, other: unknown): boolean =>
+  one === other ||
+  (Array.isArray(one) &&
+    Array.isArray(other) &&
+    one.length === other.length &&
+    one.every((item, i) => item === other[i]));
+
+const alike = (one: Around, other: Around): boolean =>
+  one === other || (Object.keys(one) as (keyof Around)[]).every((key) => same(one[key], other[key]));
