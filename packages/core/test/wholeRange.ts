@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { SET_METHOD_NAMES } from '../src/heat/setMethods';
 import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/method';
 import type { MethodKind, PassMethod } from '../src/method';
-import { ACID_TIMES, ARRANGEMENTS, recipeSchema, type Recipe } from '../src/recipe/recipe';
+import { ACID_TIMES } from '../src/method/acidTimes';
+import { ARRANGEMENTS, recipeSchema, type Recipe } from '../src/recipe/recipe';
 import { quantityKind, type QuantityKindName } from '../src/units/quantityKinds';
 
 /** A value anywhere a field lets it be: its ends, what is usual, and now and then what is on the way to it. */

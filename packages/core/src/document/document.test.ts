@@ -1,7 +1,8 @@
 import { heatSet, recipe, SHELF } from '../../test/examples';
 import { written } from '../../test/written';
 import { begunBatch, tick } from '../../test/records';
-import { keepQuickPour, QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
+import { QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
+import { keepQuickPour } from './keepQuickPour';
 import { planFormulation } from '../plan/plan';
 import { formulate } from '../recipe/materials';
 import { documentJsonSchema } from './document';

@@ -2,6 +2,7 @@ import type { z } from 'zod';
 import type { DrawnDye } from '../color/drawnColor';
 import type { Figure } from '../figure/figure';
 import type { Act, VesselRole } from '../process/act';
+import type { AcidTime } from './acidTimes';
 import type { YarnLook } from '../skein/yarnLook';
 import type { Line, WayStep } from './line';
 import type { Scene } from './scene';
@@ -77,8 +78,8 @@ export interface Method<S extends { kind: string }> {
   dry: boolean;
   /** True when the pass can be led hot; the others stand cold until the set. */
   hot: boolean;
-  /** True when an acid dose says when it goes in; false where a step of its own does. */
-  timesAcid: boolean;
+  /** When its acid may go in, as a dose says it; none where a step of its own says it. */
+  acidTimes: readonly AcidTime[];
   /** How wet goods are that were soaked for it. */
   soaked: 'dripping' | 'damp';
   /** How its goods leave it. */
@@ -108,7 +109,7 @@ export interface Method<S extends { kind: string }> {
 export const USUAL_WAY = {
   dry: false,
   soaked: 'dripping',
-  timesAcid: true,
+  acidTimes: ['soak', 'start', 'warm', 'last'],
   leaves: 'squeezed',
   places: (): readonly Section[] => [],
   reach: (): number => 1,

@@ -187,7 +187,7 @@ export const ownWay: Method<Settings> = {
   },
   liquid: 'water',
   hot: false,
-  timesAcid: false,
+  acidTimes: [],
   needs: 'pot',
   doses: (settings, lineId) => Math.max(1, dosesOf(settings, lineId)),
   acts: (scene) => [

@@ -2,6 +2,7 @@ import type { Figure } from '../figure/figure';
 import type { AcidMaterial } from '../materials/acids';
 import type { Act, ActOf, Purpose, VesselRole } from '../process/act';
 import type { State } from '../process/state';
+import type { AcidTime } from './acidTimes';
 
 /** One dye of a pass, ready to be measured: the tools are chosen, the amounts are those of one dose. */
 export interface SceneDye {
@@ -28,8 +29,8 @@ export interface SceneDye {
   } | null;
 }
 
-/** When acid goes in. */
-export type AcidWhen = 'soak' | 'start' | 'warm' | 'last' | 'with powder' | 'cut';
+/** When acid goes in: at a time that was decided, or with the powder that is cut with it. */
+export type AcidWhen = AcidTime | 'cut';
 
 /** One acid dose of a pass, resolved. */
 export interface SceneAcid {

@@ -33,6 +33,7 @@ export const sprinkle: Method<Settings> = {
   hot: true,
   leaves: 'dripping',
   needs: 'pot',
+  acidTimes: [...USUAL_WAY.acidTimes, 'with powder'],
   cut: ({ citricPerGram }) => citricPerGram,
   acts: (scene) => [
     ...water(scene),

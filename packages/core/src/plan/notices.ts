@@ -9,7 +9,6 @@ import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { formatAmount } from '../units/formatQuantity';
 import { keepsBath, methodFacts } from '../method';
 import type { Plan, PlannedPass } from './planTypes';
-import { wayRead } from './readPass';
 import type { Formulation, Pass } from '../recipe/recipe';
 
 /** Something worth a second look, always with its reason. */
@@ -56,7 +55,7 @@ export function noticesFor(
       return planned
         ? [
             ...pourNotices(pass, planned, formulation, context, drawn),
-            ...bathNotices(pass, planned, plan, formulation),
+            ...bathNotices(pass, planned, plan, formulation.pot),
             ...acidNotices(pass, planned),
             ...heatNotices(pass, planned, plan, formulation, bases),
           ]
@@ -129,33 +128,26 @@ function pourNotices(
   return notices;
 }
 
-function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, formulation: Formulation): Notice[] {
-  const { pot } = formulation;
+function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: Formulation['pot']): Notice[] {
   const notices: Notice[] = [];
   const say = (text: string, blocks = false): void => {
     notices.push({ about: 'pass', passId: pass.id, text, ...(blocks && { blocks }) });
   };
-  const { method } = pass;
-  const way = methodFacts(method.kind);
+  const way = methodFacts(pass.method.kind);
+  const paint = way.liquid === 'paint';
   const poured = planned.pours.reduce((sum, pour) => sum + (pour.volume?.value ?? 0), 0);
   const liquidAcid = planned.acids.reduce(
-    (sum, acid) => sum + (acid.amount.unit === 'mL' && acid.when !== 'soak' ? acid.amount.value : 0),
+    // Acid that goes on after the paint is none of it.
+    (sum, { amount, when }) =>
+      amount.unit === 'mL' && (paint ? when === 'start' : when !== 'soak') ? sum + amount.value : sum,
     0,
   );
-  const paint = way.liquid === 'paint';
-  const decided = bathOf(pass, planned);
-  if (!keepsBath(pass) && way.liquid !== 'ice' && poured + liquidAcid > decided * (1 + 1e-9))
+  const { decidedMl } = planned;
+  if (!keepsBath(pass) && way.liquid !== 'ice' && poured + liquidAcid > decidedMl * (1 + 1e-9))
     say(
-      `Stock and acid come to ${formatAmount(poured + liquidAcid, 'mL')}, more than the ${formatAmount(decided, 'mL')} ${paint ? 'of paint the goods take up' : 'bath'}. Take ${paint ? 'a stronger stock' : 'more water or a stronger stock'}.`,
+      `Stock and acid come to ${formatAmount(poured + liquidAcid, 'mL')}, more than the ${formatAmount(decidedMl, 'mL')} ${paint ? 'of paint the goods take up' : 'bath'}. Take ${paint ? 'a stronger stock' : 'more water or a stronger stock'}.`,
     );
-  const read = wayRead(
-    { pass, pours: planned.pours, goodsGrams: planned.goods.value, acids: dosesOf(pass) },
-    planned.bath,
-    planned.parts,
-    plan.wog.value,
-    formulation,
-  );
-  for (const notice of way.notices(method, read)) say(way.words.notice(notice), notice.blocks === true);
+  for (const notice of planned.said) say(way.words.notice(notice), notice.blocks === true);
   const full = planned.bath.value + plan.wog.value + pass.topUpMl;
   if (pot && way.liquid !== 'pan' && !paint && full > pot.capacityMl)
     say(
@@ -166,20 +158,6 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, formulat
     say('The bath that is kept has no acid in it.');
   return notices;
 }
-
-/** The bath that was decided, mL, whatever is poured into it. */
-function bathOf({ water, method }: Pass, planned: PlannedPass): number {
-  if (methodFacts(method.kind).liquid !== 'water') return planned.bath.value;
-  return water.basis === 'ratio'
-    ? water.value * planned.goods.value
-    : water.basis === 'volume'
-      ? water.value
-      : planned.bath.value;
-}
-
-/** The acid doses of a pass that are any. */
-const dosesOf = ({ acids }: Pass) =>
-  acids.flatMap((dose, i) => (dose.value > 0 ? [{ dose, nth: i + 1 }] : []));
 
 /** How far expected pH may lie outside its window before it is worth a word; the estimate is no better. */
 const PH_SLACK = 0.3;

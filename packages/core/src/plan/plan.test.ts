@@ -9,7 +9,8 @@ import { comparePlans } from './compare';
 import { CAUTIONS } from '../words/cautions';
 import { formulate } from '../recipe/materials';
 import { planFormulation } from './plan';
-import { recipeSchema, type AcidTime, type Recipe } from '../recipe/recipe';
+import type { AcidTime } from '../method/acidTimes';
+import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { goodsGrams, rescaleRecipe } from '../recipe/scale';
 
 type Changes = NonNullable<Parameters<typeof formulation>[0]>;

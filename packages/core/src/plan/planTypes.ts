@@ -6,9 +6,9 @@ import type { YarnLook } from '../skein/yarnLook';
 import type { CautionName } from '../materials/cautionNames';
 import type { School } from '../recipe/dyeEntrySchema';
 import type { MethodKind } from '../method';
-import type { NamedFigure } from '../method/method';
+import type { NamedFigure, WayNotice } from '../method/method';
 import type { Notice } from './notices';
-import type { AcidTime } from '../recipe/recipe';
+import type { AcidTime } from '../method/acidTimes';
 import type { Bath } from './liquids';
 import type { Told } from './tell';
 
@@ -158,6 +158,10 @@ export interface PlannedPass {
   acidsBefore: AcidsInBath;
   /** All that is in the bath with the goods, and what they bring: what its pH is asked of. */
   inBath: Bath;
+  /** The bath as it was decided, whatever is poured into it, mL. */
+  decidedMl: number;
+  /** What its way has to say of it. */
+  said: WayNotice[];
   /** pH usual for the dyes of this pass, low and high. */
   phWindow: readonly [number, number];
   /** Acid in the bath, all doses together, as grams per liter and expected pH; null without acid. */

@@ -4,14 +4,15 @@ import { plainNumber } from '../figure/plainNumber';
 import { methodFacts } from '../method';
 import type { WayRead } from '../method/method';
 import { ACIDS } from '../materials/acids';
+import type { ActOf } from '../process/act';
 import type { Formulation } from '../recipe/recipe';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsIn, around, NO_BATH, together } from './liquids';
 import { passParts } from './parts';
 import { dyesOfPass, stockPouredMl } from './pours';
-import type { PlannedHeat, PlannedPass, PlannedTopUp, PourLine } from './planTypes';
+import type { AcidDue, PlannedHeat, PlannedPass, PlannedTopUp, PourLine } from './planTypes';
 import { readAcids } from './readAcids';
-import { liquidAcidMl, type ResolvedAcid } from './sceneOf';
+import { liquidAcidMl } from './sceneOf';
 import { broughtBy, type ToldPass } from './story';
 import type { Told } from './tell';
 import { risesTogether } from './vesselHeat';
@@ -38,7 +39,7 @@ export function readPass(
   const bath = bathFigure(way.liquid === 'pan' ? inBath.ml : bathOnly.ml, decided);
   const dye = doseOnGoods(pours, goodsGrams, wogGrams);
   const parts = passParts(told, wogGrams);
-  const read: WayRead = wayRead(told, bath, parts, wogGrams, formulation);
+  const read = wayRead(told, bath, parts, wogGrams, formulation);
   const { acids, bathAcid } = readAcids(told, all, { bath, bathOnly, inBath }, formulation);
   return {
     id: pass.id,
@@ -61,9 +62,11 @@ export function readPass(
     acids,
     acidsBefore: acidsIn(kept ?? NO_BATH),
     inBath,
+    decidedMl: decided.value,
+    said: way.notices(pass.method, read),
     phWindow: phWindow(dyesOfPass(pass, formulation.dyes).map((one) => one.dyeClass)),
     bathAcid,
-    topUp: topUpFigure(told),
+    topUp: topUpFigure(all, decided),
     figures: way.figures(pass.method, read),
     heat: heatFigure(told),
     dos: dye.onReached,
@@ -72,15 +75,8 @@ export function readPass(
 }
 
 /** What the way of a pass reads its own figures and notices from. */
-export function wayRead(
-  {
-    pass,
-    pours,
-    goodsGrams,
-    acids,
-  }: Pick<ToldPass, 'pass' | 'pours' | 'goodsGrams'> & {
-    acids: readonly Pick<ResolvedAcid, 'dose' | 'nth'>[];
-  },
+function wayRead(
+  { pass, pours, goodsGrams, acids }: ToldPass,
   bath: Figure,
   parts: PlannedPass['parts'],
   allGrams: number,
@@ -151,29 +147,40 @@ function heatFigure({ pass, lines }: ToldPass): PlannedHeat | null {
   };
 }
 
-function topUpFigure({ pass, scene, decided }: ToldPass): PlannedTopUp | null {
-  if (pass.topUpMl <= 0) return null;
-  const acid = scene.topUpAcid;
-  if (!acid) return { water: figure(pass.topUpMl, 'mL', 'as decided'), acid: null };
-  const { unit, label } = ACIDS[acid.material];
-  const gPerL = (10 * acid.amount * acid.strengthPercent) / pass.topUpMl;
+function topUpFigure(lines: readonly Told[], decided: Figure): PlannedTopUp | null {
+  let [waterMl, liquidMl] = [0, 0];
+  let due: ActOf<'put'> | null = null;
+  for (const { act } of lines) {
+    if (act.purpose !== 'top up') continue;
+    if (act.kind === 'run') waterMl += act.ml ?? 0;
+    if (act.kind === 'put') due = act;
+  }
+  if (due?.material.kind === 'acid' && due.unit === 'mL') liquidMl = due.amount ?? 0;
+  const wholeMl = waterMl + liquidMl;
+  if (wholeMl <= 0) return null;
   return {
     water: figure(
-      Math.max(0, pass.topUpMl - (unit === 'mL' ? acid.amount : 0)),
+      waterMl,
       'mL',
-      () => `${formatAmount(pass.topUpMl, 'mL')} topped up${unit === 'mL' ? ' less the liquid acid' : ''}`,
+      () => `${formatAmount(wholeMl, 'mL')} topped up${liquidMl > 0 ? ' less the liquid acid' : ''}`,
     ),
-    acid: {
-      material: acid.material,
-      label,
-      strengthPercent: acid.strengthPercent,
-      amount: figure(
-        acid.amount,
-        unit,
-        () =>
-          `${plainNumber(gPerL)} g/L of the ${formatAmount(decided.value, 'mL')} × ${formatAmount(pass.topUpMl, 'mL')} ÷ ${plainNumber(acid.strengthPercent)} %: the bath keeps its acid per liter`,
-      ),
-    },
+    acid: due && acidDue(due, wholeMl, decided),
+  };
+}
+
+function acidDue({ material, amount, unit }: ActOf<'put'>, wholeMl: number, decided: Figure): AcidDue | null {
+  if (material.kind !== 'acid' || amount === null) return null;
+  const { acid, strengthPercent } = material;
+  return {
+    material: acid,
+    label: ACIDS[acid].label,
+    strengthPercent,
+    amount: figure(
+      amount,
+      unit,
+      () =>
+        `${plainNumber((10 * amount * strengthPercent) / wholeMl)} g/L of the ${formatAmount(decided.value, 'mL')} × ${formatAmount(wholeMl, 'mL')} ÷ ${plainNumber(strengthPercent)} %: the bath keeps its acid per liter`,
+    ),
   };
 }
 

@@ -18,11 +18,8 @@ const MOST_ACID_SHARE = 0.9;
 
 /** When a dose of a pass can really go in: no soak, no acid in it; no powder strewn, none with it. */
 export function whenOf(dose: AcidDose, pass: Pass, soaks: boolean): AcidWhen {
-  const { kind } = pass.method;
-  if (dose.when === 'soak') return soaks ? 'soak' : 'start';
-  if (dose.when === 'with powder')
-    return methodFacts(kind).cut(pass.method) > 0 || kind === 'sprinkle' ? 'with powder' : 'start';
-  return dose.when;
+  if (dose.when === 'soak' && !soaks) return 'start';
+  return methodFacts(pass.method.kind).acidTimes.includes(dose.when) ? dose.when : 'start';
 }
 
 /** One acid dose of a pass in every basis, and when it goes in. */

@@ -38,6 +38,9 @@ export interface SetInputs {
   catchUp: readonly string[];
 }
 
+/** Vessels that nobody puts on heat. */
+const COLD_VESSELS: readonly VesselRole[] = ['tray', 'rack'];
+
 const of = (purpose: Purpose | null): { pass: null; line: null; purpose: Purpose | null } => ({
   pass: null,
   line: null,
@@ -51,7 +54,7 @@ export function setSteps(inputs: SetInputs): WayStep[] {
   const cautions = [...SET_CAUTIONS[set.method], ...felting];
   const away = SET_VESSELS[set.method];
   // Goods on a rack are set in a pan together with what melted under them.
-  const tray = scene.roles.get(scene.vessel) === 'tray' && away === undefined;
+  const tray = away === undefined && COLD_VESSELS.includes(scene.roles.get(scene.vessel) ?? 'pot');
   const vessel = away ? theOne(scene, away) : tray ? theOne(scene, 'pan') : scene.vessel;
   return [
     ...(catchUp.length === 0

@@ -180,6 +180,22 @@ test('painted stack: what drains adds up on the lowest layer, and no dye is lost
   expect(pass.bath.value).toBeCloseTo(240, 9);
 });
 
+test('stock beyond what the layers of a stack take up is said, with the paint they take', () => {
+  // 200 g at 1.2 mL/g take 240 mL; 1.3 % from a 1 % jar is 260 mL, with 48 mL of vinegar in the paint beside it.
+  const method = { kind: 'painted stack' as const, layers: 3, drainPercent: 20, pickUpMlPerG: 1.2 };
+  const acid = { material: 'vinegar' as const, strengthPercent: 5, basis: 'amount' as const, value: 48 };
+  const texts = (when: 'start' | 'last'): string[] =>
+    planOf([{ method, dyes: [depth('d1', 'blue', 1.3, 'blue-1')], acids: [{ ...acid, when }] }]).notices.map(
+      ({ text }) => text,
+    );
+  expect(texts('start')).toContain(
+    'Stock and acid come to 308 mL, more than the 240 mL of paint the goods take up. Take a stronger stock.',
+  );
+  expect(texts('last')).toContain(
+    'Stock and acid come to 260 mL, more than the 240 mL of paint the goods take up. Take a stronger stock.',
+  );
+});
+
 test('a glaze is meant to be strongly acid, and asks for fast-striking dyes', () => {
   const glaze = { method: { kind: 'glaze', minutes: 30 }, acids: [{ ...ACID, value: 8 }] };
   expect(said(planOf([glaze]))).not.toMatch(/more acid than usual/);

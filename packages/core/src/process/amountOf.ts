@@ -25,4 +25,14 @@ export function amountOf(act: Act): MeasuredOut | null {
 }
 
 /** Minutes an act takes by itself, with nothing to do; null for acts that are no wait. */
-export const minutesOf = (act: Act): number | null => ('minutes' in act ? act.minutes : null);
+export function minutesOf(act: Act): number | null {
+  switch (act.kind) {
+    case 'heat':
+    case 'hold':
+    case 'stand':
+    case 'cool':
+      return act.minutes;
+    default:
+      return null;
+  }
+}

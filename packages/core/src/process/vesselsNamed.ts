@@ -1,15 +1,26 @@
-import type { Act } from './act';
+import type { Act, End } from './act';
 
 /** Vessels that an act names, each once: where it is done, and where liquid comes from and goes to. */
 export function vesselsNamed(act: Act): string[] {
-  if (act.kind === 'bring') return [];
-  const ids: string[] = [];
-  const add = (id: string | null): void => {
-    if (id !== null && !ids.includes(id)) ids.push(id);
-  };
-  if ('vessel' in act) add(act.vessel);
-  if (act.kind === 'put' && 'vessel' in act.into) add(act.into.vessel);
-  if (act.kind === 'move' && 'vessel' in act.from) add(act.from.vessel);
-  if (act.kind === 'move' && act.to && 'vessel' in act.to) add(act.to.vessel);
-  return ids;
+  switch (act.kind) {
+    case 'bring':
+    case 'split':
+    case 'lift':
+    case 'handle':
+    case 'rinse':
+    case 'wring':
+    case 'dry':
+      return [];
+    case 'put':
+      return vesselOf(act.into);
+    case 'move': {
+      const from = vesselOf(act.from);
+      const to = act.to === null ? [] : vesselOf(act.to);
+      return to.length === 0 || to[0] === from[0] ? from : [...from, ...to];
+    }
+    default:
+      return act.vessel === null ? [] : [act.vessel];
+  }
 }
+
+const vesselOf = (end: End): string[] => ('vessel' in end ? [end.vessel] : []);

@@ -1,4 +1,3 @@
-import type { StudioDocument } from '../document/document';
 import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
@@ -6,7 +5,7 @@ import type { Fiber } from '../shelf/fibers';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import type { Studio } from '../shelf/studio';
 import { usualSet } from '../heat/usualSet';
-import type { AcidDose, Colorway, Formulation, HeatSet, Recipe } from './recipe';
+import type { AcidDose, Formulation, HeatSet, Recipe } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
 export interface QuickPour {
@@ -125,39 +124,5 @@ export function quickFormulation(
     spoons: studio?.spoons ?? 'US',
     water: studio?.water ?? DEFAULT_WATER,
     place: studio?.place ?? DEFAULT_PLACE,
-  };
-}
-
-/** Everything a kept quick pour adds to the studio, as one document: a base, its dyes and jars, and the colorway. */
-export function keepQuickPour(
-  quick: QuickPour,
-  name: string,
-  newId: (what: string) => string,
-): { document: StudioDocument; colorway: Colorway } {
-  const formulation = quickFormulation(quick, newId);
-  const colorway: Colorway = {
-    id: newId('colorway'),
-    code: '',
-    name,
-    note: '',
-    version: 1,
-    recipe: formulation.recipe,
-    asWritten: {},
-    retired: false,
-  };
-  return {
-    colorway,
-    document: {
-      format: 'ythrion',
-      version: 3,
-      bases: formulation.bases,
-      dyes: formulation.dyes,
-      stocks: formulation.stocks,
-      pots: [],
-      tools: [],
-      patterns: [],
-      colorways: [colorway],
-      batches: [],
-    },
   };
 }

@@ -12,6 +12,7 @@ import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
 import { dyeEntrySchema } from './dyeEntrySchema';
 import { passMethodSchema } from '../method';
+import { ACID_TIMES } from '../method/acidTimes';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
 export const goodsLineSchema = z.strictObject({
@@ -41,8 +42,6 @@ export const dyeLineSchema = z.strictObject({
   /** The painted section it is for; null is the first. */
   sectionId: idSchema.nullable().default(null),
 });
-
-export const ACID_TIMES = ['soak', 'start', 'warm', 'last', 'with powder'] as const;
 
 /** An acid dose, in the basis it was given. */
 export const acidDoseSchema = z.strictObject({
@@ -183,7 +182,6 @@ export const formulationSchema = z.strictObject({
 export type GoodsLine = z.infer<typeof goodsLineSchema>;
 export type DyeLine = z.infer<typeof dyeLineSchema>;
 export type AcidDose = z.infer<typeof acidDoseSchema>;
-export type AcidTime = AcidDose['when'];
 export type Water = z.infer<typeof waterSchema>;
 export type Pass = z.infer<typeof passSchema>;
 export type Arrangement = z.infer<typeof arrangementSchema>;

@@ -33,7 +33,8 @@ export function showAmount(value: number, unit: string): ShownAmount {
   if (unit === 'pH') return { number: `pH ${value.toFixed(1)}`, unit: '' };
   if (unit === '°C') return { number: trimmed(value, 0), unit };
   if (unit === 'cents') return { number: (value / 100).toFixed(2), unit: '' };
-  if (unit === 'mL/g') return { number: `1:${trimmed(value, value < 10 ? 1 : 0)}`, unit: '' };
+  if (unit === 'mL/g')
+    return { number: `1:${trimmed(value, value < 0.1 ? 3 : value < 1 ? 2 : value < 10 ? 1 : 0)}`, unit: '' };
   return { number: trimmed(value, decimals(value)), unit };
 }
 

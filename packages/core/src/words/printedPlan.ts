@@ -9,7 +9,7 @@ export type PrintedLine = Line & { words: LineWords | null };
 
 /** A plan to be written down: its acts in words, without the states between them. */
 export type PrintedPlan = Omit<Plan, 'lines' | 'passes'> & {
-  passes: Omit<Plan['passes'][number], 'inBath'>[];
+  passes: Omit<Plan['passes'][number], 'inBath' | 'decidedMl' | 'said'>[];
   lines: PrintedLine[];
 };
 
@@ -18,7 +18,7 @@ export function printedPlan(formulation: Formulation, plan: Plan): PrintedPlan {
   const reading = planReading(formulation, plan);
   return {
     ...plan,
-    passes: plan.passes.map(({ inBath: _, ...pass }) => pass),
+    passes: plan.passes.map(({ inBath: _, decidedMl: __, said: ___, ...pass }) => pass),
     lines: plan.lines.map(({ before: _, after: __, impossible: ___, ...line }) => ({
       ...line,
       words: line.quiet ? null : lineWords(line, reading),

@@ -205,7 +205,7 @@ function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: Ac
         restate={(basis) => restated(acid, basis) ?? dose.value}
         swap={(from, to) => swapAcid(from, to, acid, planned.bath.value / 1000)}
         fallback={QUICK_ACIDS.vinegar}
-        timed={methodFacts(pass.method.kind).timesAcid}
+        times={methodFacts(pass.method.kind).acidTimes}
         onChange={put}
       />
     ),

@@ -45,20 +45,12 @@ export interface AcidFieldsProps {
   written?: string | undefined;
   onChange: (dose: AcidDose | null, written: string) => void;
   fallback: AcidDose;
-  /** False where something else than the dose says when it goes in. */
-  timed?: boolean;
+  /** When it may go in; none where something else than the dose says it. */
+  times: readonly AcidTime[];
 }
 
 /** Which acid, how much in whichever school's terms, and when. */
-export function AcidFields({
-  dose,
-  restate,
-  swap,
-  written,
-  onChange,
-  fallback,
-  timed = true,
-}: AcidFieldsProps) {
+export function AcidFields({ dose, restate, swap, written, onChange, fallback, times }: AcidFieldsProps) {
   const setMaterial = (material: AcidMaterial | 'none'): void => {
     if (material === 'none') return onChange(null, '');
     onChange(swap(dose ?? fallback, material), '');
@@ -69,7 +61,10 @@ export function AcidFields({
         display: 'grid',
         gap: 1,
         gridTemplateColumns: dose
-          ? { xs: '1fr 1fr', lg: timed ? '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' : '1.1fr 0.75fr 0.9fr 1.2fr' }
+          ? {
+              xs: '1fr 1fr',
+              lg: times.length > 0 ? '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' : '1.1fr 0.75fr 0.9fr 1.2fr',
+            }
           : '1fr',
       }}
     >
@@ -96,11 +91,11 @@ export function AcidFields({
             options={basisOptions(dose.material)}
             onChange={(basis) => onChange({ ...dose, basis, value: restate(basis) }, '')}
           />
-          {timed && (
+          {times.length > 0 && (
             <Choice
               label="When"
-              value={dose.when}
-              options={TIMES}
+              value={times.includes(dose.when) ? dose.when : 'start'}
+              options={TIMES.filter(({ value }) => times.includes(value))}
               onChange={(when) => onChange({ ...dose, when }, written ?? '')}
             />
           )}
