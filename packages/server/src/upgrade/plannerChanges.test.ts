@@ -127,7 +127,8 @@ test('another planner changes no record: not its figures, not its words, not its
   });
 
   (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother = true;
-  const otherwise = planFormulation(PALE);
+  // Another object, or passes told before would be kept as they were told.
+  const otherwise = planFormulation(structuredClone(PALE));
   expect(otherwise.lines.map(({ id }) => id)).not.toEqual(planned.lines.map(({ id }) => id));
   expect(otherwise.passes[0]!.pours[0]!.dilution!.ratio).toBe(
     2 * planned.passes[0]!.pours[0]!.dilution!.ratio,
