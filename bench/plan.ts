@@ -15,7 +15,7 @@ import {
 import type { Measure } from './bench';
 
 const numbers = [1, 2, 3, 4, 5, 6];
-export const SHELF: Shelf = {
+const SHELF: Shelf = {
   bases: ['merino', 'wool', 'silk', 'alpaca'].map((fiber, i) =>
     baseSchema.parse({
       id: `b${i}`,
@@ -67,7 +67,7 @@ const SIMPLE = recipeSchema.parse({
 });
 
 /** 12 passes of every way on 4 bases, two acid doses and a heat program each, pours small enough to dilute. */
-export const FULL = recipeSchema.parse({
+const FULL = recipeSchema.parse({
   goods: [0, 1, 2, 3].map((n) => ({ id: `g${n}`, baseId: `b${n}`, count: 1, gramsEach: 25 })),
   wettingMinutes: 30,
   potId: 'pot',
@@ -95,7 +95,7 @@ export const FULL = recipeSchema.parse({
 });
 
 /** What a keystroke makes of a recipe: another amount of the first dye of one pass; nothing else changes. */
-export function typedIn(recipe: Recipe, at: number, percent: number): Recipe {
+function typedIn(recipe: Recipe, at: number, percent: number): Recipe {
   const passes = recipe.passes.map((pass, i) =>
     i === at
       ? {

@@ -1,4 +1,5 @@
 import request from 'supertest';
+import { written } from '../../../core/test/written';
 import type * as Dilutions from '../../../core/src/amounts/dilutionPlan';
 import type * as Lines from '../../../core/src/method/line';
 import type * as Uses from '../../../core/src/heat/planHeat';
@@ -41,11 +42,12 @@ jest.mock('../../../core/src/method/line', () => {
   const real = jest.requireActual<typeof Lines>('../../../core/src/method/line');
   return {
     ...real,
-    lineOf: (written: Parameters<typeof real.lineOf>[0]) =>
-      real.lineOf(
-        (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother
-          ? { ...written, id: `other-${written.id}` }
-          : written,
+    lineWith: (...[written, more]: Parameters<typeof real.lineWith>) =>
+      real.lineWith(
+        written,
+        (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother && more.id !== undefined
+          ? { ...more, id: `other-${more.id}` }
+          : more,
       ),
   };
 });
@@ -56,7 +58,7 @@ jest.mock('../../../core/src/heat/planHeat', () => {
     riseFigure: (...inputs: Parameters<typeof real.riseFigure>) => {
       const rise = real.riseFigure(...inputs);
       return (globalThis as { plannerIsAnother?: boolean }).plannerIsAnother
-        ? { ...rise, value: rise.value * 3 }
+        ? { ...rise, value: rise.value * 3, because: rise.because }
         : rise;
     },
   };
@@ -118,7 +120,7 @@ test('another planner changes no record: not its figures, not its words, not its
     (await request(studio.app).get('/api/batches')).body,
   ];
   const [before, book] = await read();
-  const said = allOf(before);
+  const said = written(allOf(before));
   const planned = planFormulation(PALE);
   // 0.005 % on 200 g is 0.01 g, 1 mL of the 1 % jar, by way of a dilution.
   expect(actualRecipe(before, [DYE]).dyes[0]).toMatchObject({
@@ -138,7 +140,7 @@ test('another planner changes no record: not its figures, not its words, not its
   const [after, bookAfter] = await read();
   expect(after).toEqual(before);
   expect(bookAfter).toEqual(book);
-  expect(allOf(after)).toEqual(said);
+  expect(written(allOf(after))).toEqual(said);
   // And the pot goes on: the next line of its card is ticked as the card has it.
   const next = cardLines(after.card)[5]!;
   await request(studio.app)
