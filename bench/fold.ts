@@ -25,6 +25,7 @@ function longList(): ListedAct[] {
         count: 4,
         grams: 400,
         dyeableShare: 0.8,
+        holdsMeq: 300,
         catchUp: false,
         from: null,
       },

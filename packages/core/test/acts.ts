@@ -38,6 +38,7 @@ export const goods = (
     count: 1,
     grams,
     dyeableShare: 1,
+    holdsMeq: 0,
     catchUp: false,
     from: null,
     ...more,

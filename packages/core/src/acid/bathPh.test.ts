@@ -108,6 +108,18 @@ describe('the bath', () => {
       { numRuns: 100 },
     );
   });
+  test('acid that fiber took along counts as base without being an ion, and no amount of it breaks the balance', () => {
+    const acids = [{ name: 'acetic' as const, molar: 0.0167 }];
+    const [base, taken] = [0.002, 0.002];
+    const asBase = bathPh({ acids, strongBase: base });
+    const asTaken = bathPh({ acids, strongBase: 0, taken });
+    // Without the cations of the base the ionic strength is less, and the pH a little more.
+    expect(asTaken).toBeGreaterThan(asBase);
+    expect(asTaken).toBeCloseTo(asBase, 1);
+    expect(bathPh({ acids, strongBase: 0, taken: -0.002 })).toBeLessThan(bathPh({ acids, strongBase: 0 }));
+    expect(bathPh({ acids, strongBase: 0, taken: -80 })).toBe(-1);
+    expect(bathPh({ acids, strongBase: 0, taken: 80 })).toBe(15);
+  });
   test('impossible contents are refused', () => {
     expect(() => bathPh({ acids: [{ name: 'acetic', molar: -1 }], strongBase: 0 })).toThrow(FieldError);
     expect(() => bathPh({ acids: [], strongBase: Number.NaN })).toThrow(FieldError);

@@ -17,6 +17,8 @@ export interface BathContents {
   airCo2?: number;
   /** Most protons that the fiber in the bath holds, mol/L; leave out to ignore what it takes up. */
   fiberHolds?: number;
+  /** Acid that fiber took along, less what fiber brought, mol/L: a charge that is missing, and no ion of the bath. */
+  taken?: number;
   /** False for concentrations instead of activities: the textbook ideal. */
   activities?: boolean;
 }
@@ -46,12 +48,14 @@ const protonActivity = (pH: number): number => Math.exp(-Math.LN10 * pH);
 /** A bath with everything in it said. */
 interface Balance {
   airCo2: number;
+  taken: number;
   acids: BathContents['acids'];
   strongBase: number;
   fiberHolds: number;
 }
 
-const balanceOf = ({ acids, strongBase, fiberHolds = 0, airCo2 = 0 }: BathContents): Balance => ({
+const balanceOf = ({ acids, strongBase, fiberHolds = 0, airCo2 = 0, taken = 0 }: BathContents): Balance => ({
+  taken,
   airCo2,
   acids,
   strongBase,
@@ -66,7 +70,7 @@ const balanceOf = ({ acids, strongBase, fiberHolds = 0, airCo2 = 0 }: BathConten
 export function bathPh(contents: BathContents): number {
   if (contents.acids.some(({ molar }) => !(molar >= 0 && molar < 50)))
     throw new FieldError('acids', 'An acid must be 0 to 50 mol/L.');
-  if (!Number.isFinite(contents.strongBase))
+  if (!Number.isFinite(contents.strongBase + (contents.taken ?? 0)))
     throw new FieldError('alkalinity', 'The strong base must be a finite number of mol/L.');
   const balance = balanceOf(contents);
   const activities = contents.activities !== false;
@@ -151,6 +155,9 @@ function rootAt(balance: Balance, one: number, near?: number): number {
     const [low, high] = [near - 0.12, near + 0.12];
     if (charge(low) > 0 && charge(high) < 0) return bracketedRoot(charge, low, high, PH_TOLERANCE);
   }
+  // More acid or base than the scale goes: what fiber brings into a spoonful of liquid has no pH worth more.
+  if (charge(LOWEST_PH) <= 0) return LOWEST_PH;
+  if (charge(HIGHEST_PH) >= 0) return HIGHEST_PH;
   return bracketedRoot(charge, LOWEST_PH, HIGHEST_PH, PH_TOLERANCE);
 }
 
@@ -165,11 +172,15 @@ interface BalanceAt {
 }
 
 /** Everything that a step toward the root needs, in one go. @param one activity coefficient of a single charge */
-function balanceAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): BalanceAt {
+function balanceAt(
+  { acids, strongBase, taken, fiberHolds, airCo2 }: Balance,
+  pH: number,
+  one: number,
+): BalanceAt {
   const activity = protonActivity(pH);
   const protons = activity / one;
   const hydroxide = KW / (activity * one);
-  let charge = protons - hydroxide + strongBase;
+  let charge = protons - hydroxide + strongBase + taken;
   let spread = protons + hydroxide;
   let doubled = protons + hydroxide + Math.abs(strongBase);
   if (airCo2 > 0) {
@@ -207,9 +218,13 @@ function balanceAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: numbe
 }
 
 /** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */
-function chargeAt({ acids, strongBase, fiberHolds, airCo2 }: Balance, pH: number, one: number): number {
+function chargeAt(
+  { acids, strongBase, taken, fiberHolds, airCo2 }: Balance,
+  pH: number,
+  one: number,
+): number {
   const activity = protonActivity(pH);
-  let charge = activity / one - KW / (activity * one) + strongBase;
+  let charge = activity / one - KW / (activity * one) + strongBase + taken;
   if (airCo2 > 0) {
     const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
     charge -= bicarbonate + 2 * carbonate;

@@ -44,13 +44,25 @@ export const molarAcids = (acids: AcidsInBath, liters: number): BathContents['ac
     molar: Math.min(pureGrams / liters, ACIDS[material].mostGPerL) / ACIDS[material].molarMass,
   }));
 
-/** What a pH was reckoned from. */
-const reckonedFrom = (acids: AcidsInBath, weak: BathContents['acids'], water: StudioWater): string =>
+/** Less than this is not spoken of, meq. */
+const LEAST_TAKEN_MEQ = 0.005;
+
+/** What a pH was reckoned from. @param takenMeq acid that fiber took out of the bath; below zero: brought into it */
+const reckonedFrom = (
+  acids: AcidsInBath,
+  weak: BathContents['acids'],
+  water: StudioWater,
+  takenMeq: number,
+): string =>
   `${acids
     .map(({ material }, i) => `${(1000 * (weak[i]?.molar ?? 0)).toFixed(1)} mmol/L ${ACIDS[material].acid}`)
-    .join(
-      ' + ',
-    )} in water of ${plainNumber(water.alkalinityMgPerL)} mg/L alkalinity, charge balance with Davies activities`;
+    .join(' + ')} in water of ${plainNumber(water.alkalinityMgPerL)} mg/L alkalinity${
+    Math.abs(takenMeq) < LEAST_TAKEN_MEQ
+      ? ''
+      : takenMeq > 0
+        ? `, less ${takenMeq.toPrecision(3)} meq of acid that fiber took along`
+        : `, with ${(-takenMeq).toPrecision(3)} meq of acid that fiber brought`
+  }, charge balance with Davies activities`;
 
 /**
  * Expected pH of a dyebath at 25 °C from its acids, the water's alkalinity and what the goods take up.
@@ -58,22 +70,25 @@ const reckonedFrom = (acids: AcidsInBath, weak: BathContents['acids'], water: St
  * @param acids pure acids in the bath, g
  * @param liters finished bath, L
  * @param fiberMmol protons that the goods in it hold at most, mmol
+ * @param takenMeq acid that fiber took out of it, less what fiber brought into it, meq
  */
 export function expectedPh(
   acids: AcidsInBath,
   liters: number,
   fiberMmol: number,
   water: StudioWater,
+  takenMeq = 0,
 ): Figure {
   const weak = molarAcids(acids, liters);
   const { countFiberUptake } = water;
   const pH = bathPh({
     acids: weak,
     strongBase: alkalinityMolar(water.alkalinityMgPerL),
+    taken: takenMeq / 1000 / liters,
     airCo2: AIR_CO2_MOLAR,
     fiberHolds: countFiberUptake ? fiberMmol / 1000 / liters : 0,
   });
-  const said = (): string => `${reckonedFrom(acids, weak, water)}, carbonate driven off by heat`;
+  const said = (): string => `${reckonedFrom(acids, weak, water, takenMeq)}, carbonate driven off by heat`;
   return countFiberUptake
     ? figure(
         pH,
@@ -90,16 +105,17 @@ export function expectedPh(
  * @param acids pure acids in the bath, g
  * @param liters finished bath, L
  */
-export function phBeforeGoods(acids: AcidsInBath, liters: number, water: StudioWater): Figure {
+export function phBeforeGoods(acids: AcidsInBath, liters: number, water: StudioWater, takenMeq = 0): Figure {
   const strongBase = alkalinityMolar(water.alkalinityMgPerL);
   const weak = molarAcids(acids, liters);
   return figure(
     bathPh({
       acids: [...weak, { name: 'carbonic', molar: strongBase * CARBONATE_PER_ALKALINITY }],
       strongBase,
+      taken: takenMeq / 1000 / liters,
     }),
     'pH',
-    () => `${reckonedFrom(acids, weak, water)}, carbonate of the tap still in it`,
+    () => `${reckonedFrom(acids, weak, water, takenMeq)}, carbonate of the tap still in it`,
     'established',
     'pKa: CRC Handbook',
   );
@@ -115,11 +131,13 @@ export function acidGramsForPh(
   liters: number,
   fiberMmol: number,
   water: StudioWater,
+  takenMeq = 0,
 ): Figure {
   const without: BathContents = {
     acids: [],
     airCo2: AIR_CO2_MOLAR,
     strongBase: alkalinityMolar(water.alkalinityMgPerL),
+    taken: takenMeq / 1000 / liters,
     fiberHolds: water.countFiberUptake ? fiberMmol / 1000 / liters : 0,
   };
   return figure(

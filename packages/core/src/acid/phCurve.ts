@@ -19,6 +19,7 @@ const POINTS = 33;
  * @param amount today's dose, mL or g, > 0
  * @param others pure acids in the bath beside this dose, g
  * @param fiberMmol protons that the goods in it hold at most, mmol
+ * @param takenMeq acid that fiber took out of it, less what fiber brought into it, meq
  */
 export function phCurve(
   material: AcidMaterial,
@@ -28,14 +29,15 @@ export function phCurve(
   liters: number,
   fiberMmol: number,
   water: StudioWater,
+  takenMeq = 0,
 ): PhPoint[] {
   return Array.from({ length: POINTS }, (_, i) => {
     const dose = (2 * amount * i) / (POINTS - 1);
     const acids = [...others, { material, pureGrams: (dose * strengthPercent) / 100 }];
     return {
       amount: dose,
-      pH: expectedPh(acids, liters, fiberMmol, water).value,
-      beforeGoods: phBeforeGoods(acids, liters, water).value,
+      pH: expectedPh(acids, liters, fiberMmol, water, takenMeq).value,
+      beforeGoods: phBeforeGoods(acids, liters, water, takenMeq).value,
     };
   });
 }

@@ -1,6 +1,5 @@
 import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
-import { materialOf, type AcidMaterial } from '../materials/acids';
-import { acidsTogether } from '../process/liquid';
+import { acidsTogether, bottled } from '../process/liquid';
 import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
 import type { StudioWater } from '../shelf/water';
 
@@ -8,16 +7,19 @@ import type { StudioWater } from '../shelf/water';
 export interface Bath {
   ml: number;
   alkalinityMeq: number;
+  /** Acid that fiber took out of it, less what fiber brings into it, meq. */
+  takenMeq: number;
   acids: Acids;
 }
 
-export const NO_BATH: Bath = { ml: 0, alkalinityMeq: 0, acids: {} };
+export const NO_BATH: Bath = { ml: 0, alkalinityMeq: 0, takenMeq: 0, acids: {} };
 
 /** Two of them together. @param times how often the second one counts; −1 takes it away */
 export function together(one: Bath, other: Bath, times = 1): Bath {
   return {
     ml: one.ml + times * other.ml,
     alkalinityMeq: one.alkalinityMeq + times * other.alkalinityMeq,
+    takenMeq: one.takenMeq + times * other.takenMeq,
     acids: acidsTogether(one.acids, other.acids, times),
   };
 }
@@ -52,11 +54,14 @@ const differing = (sum: Bath, now: Liquid, was: Liquid | undefined): Bath =>
 export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
   pieces.values().filter(({ at }) => at.some((there) => there.vessel === vessel));
 
-/** The liquid of a vessel with what the goods above it hold. */
+/** The liquid of a vessel with what the goods above it hold, and what acid their fiber brings. */
 export function around(state: State, vessel: string): Bath {
   const there = state.vessels.get(vessel);
   return piecesAt(state, vessel).reduce(
-    (sum, { held }) => together(sum, held),
+    (sum, { held, boundMeq }) => {
+      const more = together(sum, held);
+      return { ...more, takenMeq: more.takenMeq - boundMeq };
+    },
     there ? together(NO_BATH, there.liquid) : NO_BATH,
   );
 }
@@ -69,14 +74,7 @@ export function acidGrams({ acids }: Bath): number {
 }
 
 /** Its acids as the bottles they may come from. */
-export function acidsIn({ acids }: Bath): AcidsInBath {
-  const found: { material: AcidMaterial; pureGrams: number }[] = [];
-  for (const name of Object.keys(acids) as AcidSubstance[]) {
-    const pureGrams = acids[name] ?? 0;
-    if (pureGrams > 0) found.push({ material: materialOf(name), pureGrams });
-  }
-  return found;
-}
+export const acidsIn = ({ acids }: Bath): AcidsInBath => bottled(acids);
 
 /** Its liters; never none, so that a bath of nothing has figures. */
 export const litersOf = ({ ml }: Bath): number => Math.max(1, ml) / 1000;

@@ -15,7 +15,12 @@ export function passPhCurve(
   const bath = planned.inBath;
   const others = together(
     bath,
-    { ml: 0, alkalinityMeq: 0, acids: { [ACIDS[acid.material].substance]: acid.pureGrams.value } },
+    {
+      ml: 0,
+      alkalinityMeq: 0,
+      takenMeq: 0,
+      acids: { [ACIDS[acid.material].substance]: acid.pureGrams.value },
+    },
     -1,
   );
   return phCurve(
@@ -26,5 +31,6 @@ export function passPhCurve(
     litersOf(bath),
     fiberInBath(formulation, pass),
     waterOf(bath, formulation.water),
+    bath.takenMeq,
   );
 }

@@ -92,12 +92,13 @@ const listPlace = ({ nth }: PlannedAcid): number => nth || Number.POSITIVE_INFIN
 const sub = (all: Bath, later: Bath): Bath => ({
   ml: all.ml,
   alkalinityMeq: all.alkalinityMeq,
+  takenMeq: all.takenMeq,
   acids: acidsTogether(all.acids, later.acids, -1),
 });
 
 /** pH asked of a bath with goods in it. */
 const phOf = (bath: Bath, fiberMmol: number, { water }: Formulation) =>
-  expectedPh(acidsIn(bath), litersOf(bath), fiberMmol, waterOf(bath, water));
+  expectedPh(acidsIn(bath), litersOf(bath), fiberMmol, waterOf(bath, water), bath.takenMeq);
 
 function planAcid(
   { resolved, line }: Put,
@@ -127,6 +128,7 @@ function planAcid(
           litersOf(inBath),
           fiberMmol,
           waterOf(inBath, formulation.water),
+          inBath.takenMeq,
         );
   const samePh = insteadGrams(dose.material, all.amount, alone, inBath, fiberMmol, formulation);
   const otherAmount = (100 * samePh.value) / ACIDS[other].usualStrength;
@@ -150,7 +152,12 @@ function planAcid(
       () => `100 × ${pure()} ÷ ${formatAmount(goodsGrams, 'g')}`,
     ),
     pH: with_,
-    phBeforeGoods: phBeforeGoods(acidsIn(bathOnly), litersOf(bathOnly), waterOf(bathOnly, formulation.water)),
+    phBeforeGoods: phBeforeGoods(
+      acidsIn(bathOnly),
+      litersOf(bathOnly),
+      waterOf(bathOnly, formulation.water),
+      bathOnly.takenMeq,
+    ),
     instead: {
       label: ACIDS[other].short,
       samePh: goesIn(other, otherAmount, litersOf(inBath))
@@ -186,9 +193,10 @@ function insteadGrams(
     const bath: Bath = {
       ml: inBath.ml,
       alkalinityMeq: Math.max(0, meq - otherMl * meqPerMl),
+      takenMeq: inBath.takenMeq,
       acids: inBath.acids,
     };
-    return acidGramsForPh(other, alone, litersOf(bath), fiberMmol, waterOf(bath, water));
+    return acidGramsForPh(other, alone, litersOf(bath), fiberMmol, waterOf(bath, water), bath.takenMeq);
   };
   const first = grams(0);
   if (ACIDS[other].unit === 'g') return first;

@@ -1,3 +1,4 @@
+import { mostHeldMmol } from '../acid/fiberUptake';
 import { dyeableShare } from '../amounts/dyeableShare';
 import type { Figure } from '../figure/figure';
 import { keepsBath, methodFacts, passShare, type PassMethod } from '../method';
@@ -238,7 +239,7 @@ function isBringing({ act }: Told): boolean {
   return act.kind === 'run' || act.kind === 'put' || (act.kind === 'stand' && act.purpose === 'melt');
 }
 
-function bringGoods({ recipe }: Formulation, bases: readonly Base[]): Written[] {
+function bringGoods({ recipe, water }: Formulation, bases: readonly Base[]): Written[] {
   return recipe.goods.map((line, i) => {
     const base = bases[i] ?? named<Base>([], line.baseId, 'recipe.goods', 'yarn base');
     return {
@@ -257,6 +258,7 @@ function bringGoods({ recipe }: Formulation, bases: readonly Base[]): Written[] 
           count: line.count,
           grams: lineGrams(line),
           dyeableShare: dyeableShare(base.fibers),
+          holdsMeq: water.countFiberUptake ? mostHeldMmol(lineGrams(line), base.fibers) : 0,
           catchUp: line.catchUp,
           from: null,
         },

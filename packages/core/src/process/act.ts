@@ -101,6 +101,8 @@ const thingSchema = z.discriminatedUnion('kind', [
     grams: positive('Goods'),
     /** Part that takes acid dye, 0 to 1. */
     dyeableShare: z.number().min(0).max(1),
+    /** Acid that its fiber holds at most, milliequivalents; an estimate, none where it is not counted. */
+    holdsMeq: notNegative('Acid that fiber holds').default(0),
     catchUp: z.boolean(),
     /** Earlier batch these goods come from. */
     from: idSchema.nullable(),

@@ -18,6 +18,8 @@ export function bring(draft: Draft, { thing, line, pass }: ActOf<'bring'>, id: s
         count: thing.count,
         grams: thing.grams,
         dyeableShare: thing.dyeableShare,
+        holdsMeq: thing.holdsMeq,
+        boundMeq: 0,
         catchUp: thing.catchUp,
         from: thing.from,
         at: [],
@@ -38,6 +40,7 @@ export function bring(draft: Draft, { thing, line, pass }: ActOf<'bring'>, id: s
         ml: thing.ml,
         celsius: thing.celsius ?? roomC,
         alkalinityMeq: 0,
+        takenMeq: 0,
         acids: thing.acids.reduce<Acids>((sum, { acid, pureGrams }) => {
           const substance = substanceOf(acid);
           return { ...sum, [substance]: (sum[substance] ?? 0) + pureGrams };

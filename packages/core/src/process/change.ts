@@ -20,13 +20,17 @@ export const vesselWith = (vessel: Vessel, changed: Partial<Vessel>): Vessel => 
 /** A piece with some of it changed; what it is made of, and whose it is, never is. */
 export const pieceWith = (
   piece: Piece,
-  changed: Partial<Pick<Piece, 'count' | 'grams' | 'at' | 'lies' | 'held' | 'iceGrams'>>,
+  changed: Partial<
+    Pick<Piece, 'count' | 'grams' | 'holdsMeq' | 'boundMeq' | 'at' | 'lies' | 'held' | 'iceGrams'>
+  >,
 ): Piece => ({
   line: piece.line,
   name: piece.name,
   count: changed.count ?? piece.count,
   grams: changed.grams ?? piece.grams,
   dyeableShare: piece.dyeableShare,
+  holdsMeq: changed.holdsMeq ?? piece.holdsMeq,
+  boundMeq: changed.boundMeq ?? piece.boundMeq,
   catchUp: piece.catchUp,
   from: piece.from,
   at: changed.at ?? piece.at,
@@ -40,6 +44,7 @@ export const liquidWith = (liquid: Liquid, changed: Partial<Liquid>): Liquid => 
   ml: changed.ml ?? liquid.ml,
   celsius: changed.celsius ?? liquid.celsius,
   alkalinityMeq: changed.alkalinityMeq ?? liquid.alkalinityMeq,
+  takenMeq: changed.takenMeq ?? liquid.takenMeq,
   acids: changed.acids ?? liquid.acids,
   parcels: changed.parcels ?? liquid.parcels,
 });

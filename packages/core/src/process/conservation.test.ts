@@ -28,8 +28,8 @@ import { emptyState, type Liquid, type ListedAct, type State } from './state';
 const ALKALINITY = 100;
 const start = emptyState({ alkalinityMgPerL: ALKALINITY, tapC: 12, roomC: 20, canHoldMlPerGram: 1.2 });
 const SCENE: Act[] = [
-  goods('a', 100, { count: 4 }),
-  goods('b', 250, { count: 5, dyeableShare: 0.75 }),
+  goods('a', 100, { count: 4, holdsMeq: 82 }),
+  goods('b', 250, { count: 5, dyeableShare: 0.75, holdsMeq: 150 }),
   goods('c', 50),
   goods('spare', 30, { catchUp: true }),
   vessel('pot'),
@@ -48,6 +48,8 @@ function totals(state: State): Record<string, number> {
   const pour = (liquid: Liquid): void => {
     add('water', liquid.ml);
     add('alkalinity', liquid.alkalinityMeq);
+    // What fiber took out of liquids is what it carries: nothing in all.
+    add('taken by fiber', liquid.takenMeq);
     for (const [name, grams] of Object.entries(liquid.acids)) add(name, grams);
     for (const { dyeId, standardGrams } of liquid.parcels) add(dyeId, standardGrams);
   };
@@ -55,6 +57,8 @@ function totals(state: State): Record<string, number> {
   for (const [id, piece] of state.pieces) {
     pour(piece.held);
     add('goods', piece.grams);
+    add('taken by fiber', -piece.boundMeq);
+    add('fiber', piece.holdsMeq);
     add('water', piece.iceGrams);
     for (const { dyeId, standardGrams } of gotBy(state, id)) add(dyeId, standardGrams);
   }
@@ -68,7 +72,7 @@ function comesIn(act: Act, before: State): Record<string, number> {
   const tap = (ml: number) => ({ water: ml, alkalinity: ((ml / 1000) * ALKALINITY) / 50.04 });
   switch (act.kind) {
     case 'bring':
-      return act.thing.kind === 'goods' ? { goods: act.thing.grams } : {};
+      return act.thing.kind === 'goods' ? { goods: act.thing.grams, fiber: act.thing.holdsMeq } : {};
     case 'run':
       return tap(act.ml ?? 0);
     case 'put': {

@@ -1,5 +1,6 @@
 import type { ActOf } from './act';
 import { chainOf, listed, type Chain } from './chain';
+import { boundIn, dividedBeside, stillBound } from './bound';
 import { liquidWith, parcelWith, pieceWith, vesselWith } from './change';
 import type { Draft } from './draft';
 import { entered } from './enter';
@@ -56,14 +57,13 @@ function heldJoins(draft: Draft, id: string, vesselId: string, newly: number): v
   const dry = 1 - piece.at.reduce((sum, whereabouts) => sum + wetShare(whereabouts), 0);
   const { taken, left } = divided(piece.held, dry > 0 ? newly / dry : 1);
   const { liquid, exposure } = draft.vessel(vesselId);
-  draft.setLiquid(
-    vesselId,
-    joined(liquid, arrived(taken, exposure), {
-      here: fiberIn(draft, vesselId),
-      there: piece.grams * newly,
-    }),
-  );
-  draft.pieces.set(id, pieceWith(piece, { held: left }));
+  const together = joined(liquid, arrived(taken, exposure), {
+    here: fiberIn(draft, vesselId),
+    there: piece.grams * newly,
+  });
+  const brings = piece.boundMeq * (dry > 0 ? newly / dry : 1);
+  draft.setLiquid(vesselId, liquidWith(together, { takenMeq: together.takenMeq - brings }));
+  draft.pieces.set(id, pieceWith(piece, { held: left, boundMeq: piece.boundMeq - brings }));
 }
 
 /** A share of the goods leaves the liquid and keeps some of it. @param mlPerGram null: nobody squeezed */
@@ -77,9 +77,17 @@ function keepLiquid(
   const piece = draft.piece(id);
   const { liquid } = draft.vessel(vesselId);
   const kept = (mlPerGram ?? draft.surroundings.canHoldMlPerGram) * piece.grams * share;
-  const { taken, left } = divided(liquid, liquid.ml > 0 ? kept / liquid.ml : 0);
-  draft.setLiquid(vesselId, left);
-  draft.pieces.set(id, pieceWith(piece, { held: joined(taken, piece.held, { here: piece.grams * share }) }));
+  const bound = boundIn(draft, vesselId);
+  const mine = piece.holdsMeq * share * bound.share;
+  const { taken, left } = dividedBeside(liquid, liquid.ml > 0 ? kept / liquid.ml : 0, bound);
+  draft.setLiquid(vesselId, stillBound(liquidWith(left, { takenMeq: left.takenMeq + mine }), bound));
+  draft.pieces.set(
+    id,
+    pieceWith(piece, {
+      held: joined(taken, piece.held, { here: piece.grams * share }),
+      boundMeq: piece.boundMeq + mine,
+    }),
+  );
 }
 
 /** Goods out of one place they lie in. */
@@ -146,6 +154,8 @@ const partOf = (piece: Piece, share: number, count: number): Piece =>
   pieceWith(piece, {
     count,
     grams: piece.grams * share,
+    holdsMeq: piece.holdsMeq * share,
+    boundMeq: piece.boundMeq * share,
     held: divided(piece.held, share).taken,
     iceGrams: piece.iceGrams * share,
   });

@@ -1,4 +1,6 @@
+import type { AcidsInBath } from '../acid/expectedPh';
 import { heatCapacityJPerK } from '../heat/heatUp';
+import { materialOf, type AcidMaterial } from '../materials/acids';
 import { parcelWith } from './change';
 import type { Acids, AcidSubstance, Liquid, Parcel } from './state';
 import { emptyLiquid } from './state';
@@ -15,6 +17,7 @@ export function joined(liquid: Liquid, other: Liquid, fiber: FiberWith = {}): Li
     ml: liquid.ml + other.ml,
     celsius: mixedC(liquid, other, fiber),
     alkalinityMeq: liquid.alkalinityMeq + other.alkalinityMeq,
+    takenMeq: liquid.takenMeq + other.takenMeq,
     acids: acidsTogether(liquid.acids, other.acids),
     parcels: parcelsTogether(liquid.parcels, other.parcels),
   };
@@ -59,6 +62,16 @@ export function acidsTogether(some: Acids, more: Acids, times = 1): Acids {
   return sum;
 }
 
+/** Acids as the bottles they may come from. */
+export function bottled(acids: Acids): AcidsInBath {
+  const found: { material: AcidMaterial; pureGrams: number }[] = [];
+  for (const name of Object.keys(acids) as AcidSubstance[]) {
+    const pureGrams = acids[name] ?? 0;
+    if (pureGrams > 0) found.push({ material: materialOf(name), pureGrams });
+  }
+  return found;
+}
+
 /** A share of a liquid and what stays, everything in it in proportion; waiting dye goes along. @param share 0 to 1 */
 export function divided(liquid: Liquid, share: number): { taken: Liquid; left: Liquid } {
   if (share <= 0) return { taken: emptyLiquid(liquid.celsius), left: liquid };
@@ -77,6 +90,7 @@ function scaled(liquid: Liquid, factor: number): Liquid {
     ml: liquid.ml * factor,
     celsius: liquid.celsius,
     alkalinityMeq: liquid.alkalinityMeq * factor,
+    takenMeq: liquid.takenMeq * factor,
     acids: acidsTimes(liquid.acids, factor),
     parcels: liquid.parcels.map((parcel) =>
       parcelWith(parcel, { standardGrams: parcel.standardGrams * factor }),

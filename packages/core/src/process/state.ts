@@ -41,6 +41,8 @@ export interface Liquid {
   celsius: number;
   /** Strong base that the tap brought, milliequivalents. */
   alkalinityMeq: number;
+  /** Acid that fiber took out of it, less what fiber brought into it, milliequivalents (estimate). */
+  takenMeq: number;
   acids: Acids;
   parcels: readonly Parcel[];
 }
@@ -116,6 +118,10 @@ export interface Piece {
   grams: number;
   /** Part of it that takes acid dye, 0 to 1. */
   dyeableShare: number;
+  /** Acid that its fiber holds at most, milliequivalents (estimate); none where that is not counted. */
+  holdsMeq: number;
+  /** Acid that its fiber carries as long as it lies in no liquid, milliequivalents (estimate). */
+  boundMeq: number;
   catchUp: boolean;
   /** The batch they come from, when they were dyed before. */
   from: string | null;
@@ -167,6 +173,7 @@ export const plainLiquid = (ml: number, celsius: number): Liquid => ({
   ml,
   celsius,
   alkalinityMeq: 0,
+  takenMeq: 0,
   acids: {},
   parcels: [],
 });

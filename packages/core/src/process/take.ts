@@ -1,4 +1,5 @@
 import { added, sinceFirst } from './chain';
+import { boundIn, dividedBeside } from './bound';
 import { liquidWith, pieceWith } from './change';
 import type { Draft } from './draft';
 import { width } from './exposure';
@@ -34,7 +35,8 @@ export function takeFromVessel(draft: Draft, vesselId: string, much: HowMuch): L
     throw new CannotBe({ code: 'nothing there', vessel: vesselId });
   const share = shareOf(much, liquid.ml, vesselId);
   if (share >= 1) give(draft, vesselId, () => true);
-  const { taken, left } = divided(draft.vessel(vesselId).liquid, share);
+  const bound = boundIn(draft, vesselId);
+  const { taken, left } = dividedBeside(draft.vessel(vesselId).liquid, share, bound);
   draft.setLiquid(vesselId, left);
   return taken;
 }
