@@ -138,13 +138,18 @@ function typing(recipe: Recipe): number {
   return median((i) => (typed = typedIn(typed, i % recipe.passes.length, 0.001 * (1 + (i % 900)))));
 }
 
+/** Plans that warm the engine up before any is counted. */
+const WARM_UP = 500;
+
 /** Milliseconds to plan a recipe, every figure of it; making the recipe is not counted. */
 function median(recipeOf: (i: number) => Recipe): number {
-  const times = Array.from({ length: 1000 }, (_, i) => {
+  const times = Array.from({ length: WARM_UP + 1000 }, (_, i) => {
     const recipe = recipeOf(i);
     const from = performance.now();
     planFormulation(formulate('Bench', recipe, SHELF));
     return performance.now() - from;
-  }).toSorted((a, b) => a - b);
+  })
+    .slice(WARM_UP)
+    .toSorted((a, b) => a - b);
   return times[500] ?? 0;
 }

@@ -4,6 +4,7 @@ import type { Formulation } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
 import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
 import { lookAfter, type LineDepth } from './looks';
+import { lookOnce } from './keptPasses';
 import { goodsLineWords } from './plan';
 import type { PlannedGoods, PlannedPass } from './planTypes';
 
@@ -25,7 +26,9 @@ export function plannedGoods(
     recipe.passes.forEach((pass, p) => {
       const planned = passes[p];
       const before = looks.at(-1) ?? plainLook(ground);
-      looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
+      looks.push(
+        planned ? lookOnce(planned, before, () => lookAfter(before, pass, depthsIn(planned), dyes)) : before,
+      );
     });
     dyed.set(ground, looks);
     return looks;

@@ -1,4 +1,5 @@
 import type { Formulation, Recipe } from '../recipe/recipe';
+import { PLAIN_UNEVENNESS, type YarnLook } from '../skein/yarnLook';
 import type { PlannedPass } from './planTypes';
 import type { ToldPass } from './story';
 
@@ -41,6 +42,27 @@ export function readOnce(told: ToldPass, read: () => PlannedPass): PlannedPass {
   figures.set(told, known);
   return known;
 }
+
+const looks = new WeakMap<PlannedPass, { before: YarnLook; after: YarnLook }>();
+
+/** How goods look after a pass: drawn once, as long as they came to it looking alike. */
+export function lookOnce(planned: PlannedPass, before: YarnLook, draw: () => YarnLook): YarnLook {
+  const known = looks.get(planned);
+  if (
+    known &&
+    (known.before === before || (isPlain(before) && isPlain(known.before) && sameHex(before, known.before)))
+  )
+    return known.after;
+  const after = draw();
+  looks.set(planned, { before, after });
+  return after;
+}
+
+/** One color and nothing else, as goods come from the shelf. */
+const isPlain = ({ bands, across, unevenness, speckles }: YarnLook): boolean =>
+  bands.length === 1 && !across && unevenness === PLAIN_UNEVENNESS && speckles.length === 0;
+
+const sameHex = (one: YarnLook, other: YarnLook): boolean => one.bands[0]?.hex === other.bands[0]?.hex;
 
 const same = (one: unknown, other: unknown): boolean =>
   one === other ||

@@ -3,7 +3,7 @@ import { phRange } from '../acid/phRange';
 import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts } from '../heat/setMethods';
-import { setWindow } from '../heat/setWindow';
+import { setWindow, type SetWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { formatAmount } from '../units/formatQuantity';
@@ -48,6 +48,7 @@ export function noticesFor(
   context: PlanContext,
 ): Notice[] {
   const drawn = new Map<string, number>();
+  const window = setWindow(bases.flatMap((base) => base.fibers));
   return [
     ...goodsNotices(plan, bases),
     ...formulation.recipe.passes.flatMap((pass, i) => {
@@ -57,11 +58,11 @@ export function noticesFor(
             ...pourNotices(pass, planned, formulation, context, drawn),
             ...bathNotices(pass, planned, plan, formulation.pot),
             ...acidNotices(pass, planned),
-            ...heatNotices(pass, planned, plan, formulation, bases),
+            ...heatNotices(pass, planned, { plan, formulation, bases, window }),
           ]
         : [];
     }),
-    ...setNotices(plan, formulation, bases),
+    ...setNotices({ plan, formulation, bases, window }),
   ];
 }
 
@@ -193,13 +194,15 @@ function acidNotices(pass: Pass, planned: PlannedPass): Notice[] {
 /** Fastest rise that wool which can felt should see, °C per minute (common practice, no source). */
 const GENTLE_C_PER_MIN = 1.5;
 
-function heatNotices(
-  pass: Pass,
-  planned: PlannedPass,
-  plan: Unnoticed,
-  formulation: Formulation,
-  bases: readonly Base[],
-): Notice[] {
+/** What notices of heat are read from. */
+interface HeatedGoods {
+  plan: Unnoticed;
+  formulation: Formulation;
+  bases: readonly Base[];
+  window: SetWindow | undefined;
+}
+
+function heatNotices(pass: Pass, planned: PlannedPass, goods: HeatedGoods): Notice[] {
   if (!pass.heat || !planned.heat) return [];
   const say = (text: string, blocks = false): Notice => ({
     about: 'heat',
@@ -207,16 +210,7 @@ function heatNotices(
     text,
     ...(blocks && { blocks }),
   });
-  return hotNotices(
-    pass.heat.temperatureC,
-    pass.heat.rampCPerMin,
-    planned.bath.value,
-    plan,
-    formulation,
-    bases,
-    true,
-    say,
-  );
+  return hotNotices(pass.heat.temperatureC, pass.heat.rampCPerMin, planned.bath.value, goods, true, say);
 }
 
 /** What holds for any bath on a ring: boiling, the fiber's ceiling, the ring's power, a gentle rise. */
@@ -224,15 +218,12 @@ function hotNotices(
   temperatureC: number,
   rampCPerMin: number,
   bathMl: number,
-  plan: Unnoticed,
-  { pot, place }: Formulation,
-  bases: readonly Base[],
+  { plan, formulation: { pot, place }, bases, window }: HeatedGoods,
   onRing: boolean,
   say: (text: string, blocks?: boolean) => Notice,
 ): Notice[] {
   const notices: Notice[] = [];
   const boiling = plan.set.boiling.value;
-  const window = setWindow(bases.flatMap((base) => base.fibers));
   if (temperatureC > boiling + 0.5)
     notices.push(
       say(
@@ -273,7 +264,8 @@ function hotNotices(
   return notices;
 }
 
-function setNotices(plan: Unnoticed, formulation: Formulation, bases: readonly Base[]): Notice[] {
+function setNotices(goods: HeatedGoods): Notice[] {
+  const { plan, formulation, window } = goods;
   const { set } = formulation.recipe;
   const facts = setMethodFacts(set.method);
   const notices: Notice[] = [];
@@ -299,14 +291,11 @@ function setNotices(plan: Unnoticed, formulation: Formulation, bases: readonly B
         set.temperatureC,
         set.rampCPerMin,
         plan.passes.at(-1)?.bath.value ?? 0,
-        plan,
-        formulation,
-        bases,
+        goods,
         onRing,
         say,
       ),
     );
-  const window = setWindow(bases.flatMap((base) => base.fibers));
   if (window && set.temperatureC < window.low)
     notices.push(
       say(

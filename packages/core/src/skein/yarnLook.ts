@@ -26,11 +26,14 @@ export interface Stretch {
   dyes: readonly DrawnDye[];
 }
 
+/** Undyed and evenly dyed goods are a little tonal all the same (common practice, no source). */
+export const PLAIN_UNEVENNESS = 0.12;
+
 /** Goods in one color. */
 export const plainLook = (hex: string): YarnLook => ({
   bands: [{ share: 1, hex }],
   across: false,
-  unevenness: 0.12,
+  unevenness: PLAIN_UNEVENNESS,
   speckles: [],
 });
 
