@@ -8,7 +8,8 @@ import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { formatAmount } from '../units/formatQuantity';
 import { keepsBath, methodFacts } from '../method';
-import type { Plan, PlannedPass } from './planTypes';
+import type { Figure } from '../figure/figure';
+import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
 import type { Formulation, Pass } from '../recipe/recipe';
 
 /** Something worth a second look, always with its reason. */
@@ -100,7 +101,7 @@ function pourNotices(
   for (const pour of planned.pours) {
     if (pour.measured && pour.measured.error.value > MOST_ERROR_PERCENT && !pour.dilution)
       say(
-        `${pour.dyeName}: ${formatAmount(pour.each.value, pour.each.unit)} is read as ${formatAmount(pour.measured.reading.value, pour.each.unit)} on the ${pour.measured.toolName}, to within ${formatAmount(pour.measured.error.value, '%')}; that makes it ${formatAmount(pour.measured.realDos.value, '%')}, not ${formatAmount(pour.dos.value, '%')}. No dilution with these tools does better: take a finer tool${pour.volume ? ', or a jar weighed weaker' : ''}.`,
+        `${coarseReading(pour, pour.measured)} No dilution with these tools does better: take a finer tool${pour.volume ? ', or a jar weighed weaker' : ''}.`,
       );
     if (!pour.measured && !pour.dilution && formulation.tools.length > 0 && pour.each.value > 0)
       say(
@@ -127,6 +128,15 @@ function pourNotices(
       );
   }
   return notices;
+}
+
+/** What a tool that is too coarse makes of a pour: another depth, or the same only more or less. */
+function coarseReading(pour: PourLine, { reading, toolName, error, realDos }: Measured): string {
+  const shown = (of: Figure): string => formatAmount(of.value, of.unit);
+  const read = `${pour.dyeName}: ${shown(pour.each)} is read as ${shown(reading)} on the ${toolName}, to within ${shown(error)};`;
+  return shown(realDos) === shown(pour.dos)
+    ? `${read} ${shown(pour.dos)} may come out as ${formatAmount((1 - error.value / 100) * pour.dos.value, '%')} or ${formatAmount((1 + error.value / 100) * pour.dos.value, '%')}.`
+    : `${read} that makes it ${shown(realDos)}, not ${shown(pour.dos)}.`;
 }
 
 function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: Formulation['pot']): Notice[] {
@@ -285,6 +295,11 @@ function setNotices(goods: HeatedGoods): Notice[] {
     notices.push(say('Never seal a bag for the microwave: the steam bursts it. Leave a vent.', true));
   if (set.method === 'warm rest') return [...notices, say(facts.confidence)];
   const onRing = facts.riseMinutes === undefined;
+  const last = formulation.recipe.passes.at(-1);
+  if (onRing && last && methodFacts(last.method.kind).needs === 'wrap')
+    notices.push(
+      say('Painted goods lie in no bath to simmer in: steam them, or take the oven or the microwave.'),
+    );
   if (set.method !== 'oven' || set.temperatureC <= plan.set.boiling.value)
     notices.push(
       ...hotNotices(

@@ -1,6 +1,6 @@
 import { idsOf, linesOf } from '../../test/plans';
 import { passSentence } from '../words/passSentence';
-import { depth, goodsLine, heatSet, SHELF } from '../../test/examples';
+import { BENCH_TOOLS, depth, goodsLine, heatSet, SHELF } from '../../test/examples';
 import { potSchema } from '../shelf/pot';
 import { US_ML } from '../units/conversions';
 import { formulate } from '../recipe/materials';
@@ -414,4 +414,25 @@ test('every way has settings that its own schema takes', () => {
     const { usual } = METHODS[kind];
     expect((recipeOf([{ method: usual }]).passes[0]!.method as PassMethod).kind).toBe(kind);
   }
+});
+
+test('a scale too coarse for a pinch says what the depth may come out as; painted goods are not simmered', () => {
+  const plan = planFormulation(
+    formulate('x', recipeOf([{ method: METHODS.sprinkle.usual, dyes: [depth('d1', 'red', 0.02)] }]), {
+      ...SHELF,
+      tools: BENCH_TOOLS,
+    }),
+  );
+  // 0.02 % on 200 g is 0.04 g; half a graduation of 0.01 g is 12.5 % of it, so 0.0174 to 0.0226 %.
+  expect(plan.notices.map(({ text }) => text)).toContain(
+    'Bell Red: 0.04 g is read as 0.04 g on the scale, to within 13 %; 0.02 % may come out as 0.017 % or 0.023 %. No dilution with these tools does better: take a finer tool.',
+  );
+  const bare = { method: METHODS.painting.usual, dyes: [depth('d1', 'blue', 1, 'blue-1', 'a')] };
+  const said = (method: 'simmer' | 'steam'): string[] =>
+    planOf([bare], {
+      set: heatSet({ method, temperatureC: 88, minutes: 30, coolMinutes: 60 }),
+    }).notices.map(({ text }) => text);
+  const wrong = 'Painted goods lie in no bath to simmer in: steam them, or take the oven or the microwave.';
+  expect(said('simmer')).toContain(wrong);
+  expect(said('steam')).not.toContain(wrong);
 });
