@@ -1,4 +1,5 @@
 import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
+import { immersed } from '../process/exposure';
 import { acidsTogether, bottled } from '../process/liquid';
 import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
 import type { StudioWater } from '../shelf/water';
@@ -54,13 +55,17 @@ const differing = (sum: Bath, now: Liquid, was: Liquid | undefined): Bath =>
 export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
   pieces.values().filter(({ at }) => at.some((there) => there.vessel === vessel));
 
-/** The liquid of a vessel with what the goods above it hold, and what acid their fiber brings. */
-export function around(state: State, vessel: string): Bath {
+/**
+ * The liquid of a vessel with what the goods above it hold, and what acid their fiber brings.
+ * @param reached part of the goods above it that it comes to, 0 to 1; of goods that hang in it only what hangs in counts
+ */
+export function around(state: State, vessel: string, reached = 1): Bath {
   const there = state.vessels.get(vessel);
   return piecesAt(state, vessel).reduce(
-    (sum, { held, boundMeq }) => {
+    (sum, { held, boundMeq, at }) => {
       const more = together(sum, held);
-      return { ...more, takenMeq: more.takenMeq - boundMeq };
+      const brings = at.some((where) => immersed(where) !== null) ? 0 : boundMeq * reached;
+      return { ...more, takenMeq: more.takenMeq - brings };
     },
     there ? together(NO_BATH, there.liquid) : NO_BATH,
   );

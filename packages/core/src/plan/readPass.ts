@@ -35,7 +35,7 @@ export function readPass(
   const isBath = ({ act }: Told): boolean =>
     way.liquid !== 'paint' || (act.purpose !== 'warm' && act.purpose !== 'late');
   const bathOnly = together(kept ?? NO_BATH, broughtBy(all, isBath));
-  const inBath = together(around(end, told.scene.vessel), broughtBy(owed));
+  const inBath = together(around(end, told.scene.vessel, way.reach(pass.method)), broughtBy(owed));
   const bath = bathFigure(way.liquid === 'pan' ? inBath.ml : bathOnly.ml, decided);
   const dye = doseOnGoods(pours, goodsGrams, wogGrams);
   const parts = passParts(told, wogGrams);

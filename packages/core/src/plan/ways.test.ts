@@ -436,3 +436,21 @@ test('a scale too coarse for a pinch says what the depth may come out as; painte
   expect(said('simmer')).toContain(wrong);
   expect(said('steam')).not.toContain(wrong);
 });
+
+test('goods painted after an acid pass bring the acid of what is painted, not of the rest', () => {
+  const bath = { dyes: [depth('d1', 'blue', 1, 'blue-1')], acids: [{ ...ACID, value: 2 }] };
+  const painted = (percent: number) => ({
+    method: {
+      kind: 'painting' as const,
+      layout: 'around' as const,
+      sections: [{ id: 'a', name: 'A', sharePercent: percent }],
+      pickUpMlPerG: 1,
+    },
+    dyes: [depth('d2', 'blue', 0.2, 'blue-1', 'a')],
+  });
+  const taken = (percent: number): number => planOf([bath, painted(percent)]).passes[1]!.inBath.takenMeq;
+  expect(taken(100)).toBeLessThan(-1);
+  const held = taken(100) - 2 * taken(50);
+  // What they hold wet is all theirs whatever is painted; what their fiber carries goes by the painted part.
+  expect(taken(25)).toBeCloseTo((taken(100) + 3 * -held) / 4, 6);
+});
