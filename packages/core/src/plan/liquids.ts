@@ -1,5 +1,4 @@
 import { MG_CACO3_PER_MEQ, type AcidsInBath } from '../acid/expectedPh';
-import { immersed } from '../process/exposure';
 import { acidsTogether, bottled } from '../process/liquid';
 import type { AcidSubstance, Acids, Liquid, Piece, State, Vessel } from '../process/state';
 import type { StudioWater } from '../shelf/water';
@@ -55,21 +54,21 @@ const differing = (sum: Bath, now: Liquid, was: Liquid | undefined): Bath =>
 export const piecesAt = ({ pieces }: State, vessel: string): Piece[] =>
   pieces.values().filter(({ at }) => at.some((there) => there.vessel === vessel));
 
-/**
- * The liquid of a vessel with what the goods above it hold, and what acid their fiber brings.
- * @param reached part of the goods above it that it comes to, 0 to 1; of goods that hang in it only what hangs in counts
- */
-export function around(state: State, vessel: string, reached = 1): Bath {
+/** The liquid of a vessel with what the goods above it hold, and what acid their fiber carries. */
+export function around(state: State, vessel: string): Bath {
   const there = state.vessels.get(vessel);
   return piecesAt(state, vessel).reduce(
-    (sum, { held, boundMeq, at }) => {
+    (sum, { held, boundMeq }) => {
       const more = together(sum, held);
-      const brings = at.some((where) => immersed(where) !== null) ? 0 : boundMeq * reached;
-      return { ...more, takenMeq: more.takenMeq - brings };
+      return { ...more, takenMeq: more.takenMeq - boundMeq };
     },
     there ? together(NO_BATH, there.liquid) : NO_BATH,
   );
 }
+
+/** Acid that the fiber of all goods carries, meq; spare goods are not in it yet. */
+export const boundMeqOf = ({ pieces }: State): number =>
+  pieces.values().reduce((sum, { boundMeq, catchUp }) => (catchUp ? sum : sum + boundMeq), 0);
 
 /** All pure acid in a bath, g. */
 export function acidGrams({ acids }: Bath): number {

@@ -35,7 +35,12 @@ export function readPass(
   const isBath = ({ act }: Told): boolean =>
     way.liquid !== 'paint' || (act.purpose !== 'warm' && act.purpose !== 'late');
   const bathOnly = together(kept ?? NO_BATH, broughtBy(all, isBath));
-  const inBath = together(around(end, told.scene.vessel, way.reach(pass.method)), broughtBy(owed));
+  const withGoods = together(around(end, told.scene.vessel), broughtBy(owed));
+  // What the pass does not reach keeps the acid that it came with.
+  const inBath = {
+    ...withGoods,
+    takenMeq: withGoods.takenMeq + told.boundMeqBefore * (1 - way.reach(pass.method)),
+  };
   const bath = bathFigure(way.liquid === 'pan' ? inBath.ml : bathOnly.ml, decided);
   const dye = doseOnGoods(pours, goodsGrams, wogGrams);
   const parts = passParts(told, wogGrams);

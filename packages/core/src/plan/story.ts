@@ -14,7 +14,7 @@ import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import type { Base } from '../shelf/base';
 import { keepPasses, keptPasses } from './keptPasses';
-import { acidGrams, around, brought, NO_BATH, together, type Bath } from './liquids';
+import { acidGrams, around, boundMeqOf, brought, NO_BATH, together, type Bath } from './liquids';
 import { planPour, stockPouredMl, type PassGoods } from './pours';
 import type { PourLine } from './planTypes';
 import {
@@ -47,6 +47,8 @@ export interface ToldPass {
   decided: Figure;
   /** What a kept bath holds once the goods are out of it; nothing for any other. */
   kept: Bath | null;
+  /** Acid that the fiber of the goods carries as the pass begins, meq. */
+  boundMeqBefore: number;
   lines: Told[];
   /** Everything once its acts are done, before water is topped up. */
   end: State;
@@ -173,6 +175,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     rise: (state, of, toC, ramp) => riseOf({ pot, place }, state, of, toC, ramp),
   };
   tell(telling, ready(plain));
+  const boundMeqBefore = boundMeqOf(telling.state);
   const kept = keepsBath(pass) ? around(withoutGoods(telling.state), vessel) : null;
   const painted = plain.parts.filter(({ id }) => plain.dyes.some(({ placeId }) => placeId === id));
   const decided = bathAsDecided(pass, {
@@ -215,6 +218,7 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     goodsGrams,
     decided,
     kept,
+    boundMeqBefore,
     lines: telling.lines.slice(from),
     end,
     after: telling.state,
