@@ -94,7 +94,7 @@ function bracketed(balance: Balance, activities: boolean): number {
   let pH = rootAt(balance, 1);
   let strength = 0;
   for (let round = 0; activities && round < STRENGTH_ROUNDS; round += 1) {
-    const next = ionicStrength(balance, protonActivity(pH), activityCoefficient(1, strength));
+    const next = balanceAt(balance, pH, activityCoefficient(1, strength)).strength;
     const settled = Math.abs(next - strength) < STRENGTH_TOLERANCE;
     strength = next;
     pH = rootAt(balance, activityCoefficient(1, strength), pH);
@@ -120,7 +120,7 @@ export function acidForPh(name: WeakAcidName, pH: number, others: BathContents):
     if (settled) break;
     one = activityCoefficient(
       1,
-      ionicStrength({ ...balance, acids: [...balance.acids, { name, molar }] }, activity, one),
+      balanceAt({ ...balance, acids: [...balance.acids, { name, molar }] }, pH, one).strength,
     );
   }
   return molar;
@@ -139,7 +139,7 @@ export function strongBaseAt(pH: number, contents: Omit<BathContents, 'strongBas
     const settled = Math.abs(next - base) < 1e-10;
     base = next;
     if (settled) break;
-    one = activityCoefficient(1, ionicStrength({ ...balance, strongBase: base }, protonActivity(pH), one));
+    one = activityCoefficient(1, balanceAt({ ...balance, strongBase: base }, pH, one).strength);
   }
   return base;
 }
@@ -218,20 +218,7 @@ function balanceAt(
 }
 
 /** Net charge of everything in the bath, mol/L. @param one activity coefficient of a single charge */
-function chargeAt(
-  { acids, strongBase, taken, fiberHolds, airCo2 }: Balance,
-  pH: number,
-  one: number,
-): number {
-  const activity = protonActivity(pH);
-  let charge = activity / one - KW / (activity * one) + strongBase + taken;
-  if (airCo2 > 0) {
-    const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
-    charge -= bicarbonate + 2 * carbonate;
-  }
-  for (const { name, molar } of acids) charge += molar * meanCharge(name, activity, one);
-  return fiberHolds === 0 ? charge : charge + fiberHolds * shareHeld(pH);
-}
+const chargeAt = (balance: Balance, pH: number, one: number): number => balanceAt(balance, pH, one).charge;
 
 /** Bicarbonate and carbonate over a constant dissolved CO2, mol/L. @param activity of H+ */
 function carbonateOverAir(
@@ -266,27 +253,4 @@ function coefficientRatio(charge: number, one: number): number {
   let ratio = 1 / one;
   for (let z = charge; z < 0; z += 1) ratio /= one * one;
   return ratio;
-}
-
-/** Ionic strength of a bath, mol/L. @param activity of H+ @param one activity coefficient of a single charge */
-function ionicStrength({ acids, strongBase, airCo2 }: Balance, activity: number, one: number): number {
-  let doubled = activity / one + KW / (activity * one) + Math.abs(strongBase);
-  if (airCo2 > 0) {
-    const { bicarbonate, carbonate } = carbonateOverAir(airCo2, activity, one);
-    doubled += bicarbonate + 4 * carbonate;
-  }
-  for (const { name, molar } of acids) {
-    let charge: number = WEAK_ACIDS[name].charge;
-    let weight = 1;
-    let total = 1;
-    let squares = charge * charge;
-    for (const constant of K[name]) {
-      weight *= (constant / activity) * coefficientRatio(charge, one);
-      charge -= 1;
-      total += weight;
-      squares += weight * charge * charge;
-    }
-    doubled += (molar * squares) / total;
-  }
-  return doubled / 2;
 }

@@ -2,20 +2,9 @@ import { AIR_CO2_MOLAR, molarAcids } from '../acid/expectedPh';
 import { bathPh } from '../acid/bathPh';
 import { shareHeld } from '../acid/fiberUptake';
 import { liquidWith } from './change';
-import { immersed, width } from './exposure';
+import { shareIn } from './exposure';
 import { bottled, divided } from './liquid';
-import type { Liquid, Piece, There } from './state';
-
-/** Acid that a piece holds at most for the part of it that lies in a vessel’s liquid, milliequivalents. */
-function holdsIn({ at, holdsMeq }: Piece, vesselId: string): number {
-  let meq = 0;
-  if (holdsMeq > 0)
-    for (const whereabouts of at) {
-      const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
-      if (stretch) meq += holdsMeq * width(stretch);
-    }
-  return meq;
-}
+import type { Liquid, There } from './state';
 
 /** The acid that fiber in a vessel has taken up. An estimate. */
 export interface Bound {
@@ -36,7 +25,7 @@ export function boundIn(there: There, vesselId: string): Bound {
   if (!liquid || liquid.ml <= 0 || (liquid.takenMeq >= 0 && Object.keys(liquid.acids).length === 0))
     return NONE;
   let holds = 0;
-  for (const piece of there.pieces.values()) holds += holdsIn(piece, vesselId);
+  for (const piece of there.pieces.values()) holds += piece.holdsMeq * shareIn(piece, vesselId);
   if (holds === 0) return NONE;
   const share = shares.get(liquid) ?? shareHeld(pHWith(liquid, holds));
   shares.set(liquid, share);

@@ -1,7 +1,7 @@
 import { vesselWith } from './change';
 import type { Chain } from './chain';
 import { CannotBe } from './impossible';
-import { Changing } from './named';
+import type { Changing } from './named';
 import type { Liquid, Piece, Received, State, Surroundings, There, Vessel } from './state';
 
 /** A state while one act is being done: what the act changes is changed here, and made a new state once at its end. */
@@ -18,9 +18,9 @@ export class Draft implements There {
   /** @param from stays as it is */
   constructor(from: State) {
     this.surroundings = from.surroundings;
-    this.vessels = new Changing(from.vessels);
-    this.pieces = new Changing(from.pieces);
-    this.received = new Changing(from.received);
+    this.vessels = from.vessels.changing();
+    this.pieces = from.pieces.changing();
+    this.received = from.received.changing();
     this.drained = from.drained;
     this.driedMl = from.driedMl;
     this.passes = from.passes;

@@ -10,6 +10,16 @@ export const width = (stretch: Stretch): number => stretch.to - stretch.from;
 export const immersed = ({ reach }: Whereabouts): Stretch | null =>
   reach === 'none' ? null : (reach ?? WHOLE);
 
+/** Share of a piece that lies in a vessel’s liquid, 0 to 1. */
+export function shareIn({ at }: Piece, vesselId: string): number {
+  let share = 0;
+  for (const whereabouts of at) {
+    const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
+    if (stretch) share += width(stretch);
+  }
+  return share;
+}
+
 /** Every stretch of goods that lies in a vessel’s liquid. */
 export function immersedIn(
   { pieces }: There,

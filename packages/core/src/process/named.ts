@@ -12,25 +12,13 @@ type Places = ReadonlyMap<string, number>;
 
 const NOWHERE: Places = new Map();
 
-/** Things that never change. `Changing` makes others of them, which share all they can: a long list of acts on many vessels costs no copy of them all for each. */
-export class Named<T> implements Things<T>, Iterable<readonly [string, T]> {
-  /** Made when asked for. */
-  private pairs: readonly (readonly [string, T])[] | null = null;
-
+/** Things found by where their ids stand. */
+abstract class Placed<T> implements Things<T> {
   constructor(
-    readonly places: Places,
-    private readonly ids: readonly string[],
-    private readonly things: readonly T[],
+    protected places: Places,
+    protected ids: readonly string[],
+    protected things: readonly T[],
   ) {}
-
-  /** None yet. */
-  static none<T>(): Named<T> {
-    return new Named<T>(NOWHERE, [], []);
-  }
-
-  get size(): number {
-    return this.things.length;
-  }
 
   has(id: string): boolean {
     return this.places.has(id);
@@ -50,7 +38,30 @@ export class Named<T> implements Things<T>, Iterable<readonly [string, T]> {
   }
 
   entries(): readonly (readonly [string, T])[] {
-    this.pairs ??= this.ids.map((id, i) => [id, this.things[i] as T] as const);
+    return this.ids.map((id, i) => [id, this.things[i] as T] as const);
+  }
+}
+
+/**
+ * Things that never change. `Changing` makes others of them, which share all they can: a long list of acts on many vessels
+ * costs no copy of them all for each.
+ */
+export class Named<T> extends Placed<T> implements Iterable<readonly [string, T]> {
+  /** Made when asked for. */
+  private pairs: readonly (readonly [string, T])[] | null = null;
+
+  /** None yet. */
+  static none<T>(): Named<T> {
+    return new Named<T>(NOWHERE, [], []);
+  }
+
+  /** To be changed; it stays as it is itself. */
+  changing(): Changing<T> {
+    return new Changing(this, this.places, this.ids, this.things);
+  }
+
+  override entries(): readonly (readonly [string, T])[] {
+    this.pairs ??= super.entries();
     return this.pairs;
   }
 
@@ -65,38 +76,21 @@ export class Named<T> implements Things<T>, Iterable<readonly [string, T]> {
 }
 
 /** Things while they change: those they were stay as they are. */
-export class Changing<T> implements Things<T> {
-  private places: Places;
-  private ids: readonly string[];
-  private things: readonly T[];
+export class Changing<T> extends Placed<T> {
   private copied = false;
   private grown = false;
 
-  constructor(private readonly from: Named<T>) {
-    this.places = from.places;
-    this.ids = from.keys();
-    this.things = from.values();
+  constructor(
+    private readonly from: Named<T>,
+    places: Places,
+    ids: readonly string[],
+    things: readonly T[],
+  ) {
+    super(places, ids, things);
   }
 
-  has(id: string): boolean {
-    return this.places.has(id);
-  }
-
-  get(id: string): T | undefined {
-    const place = this.places.get(id);
-    return place === undefined ? undefined : this.things[place];
-  }
-
-  keys(): readonly string[] {
-    return this.ids;
-  }
-
-  values(): readonly T[] {
-    return this.things;
-  }
-
-  entries(): readonly (readonly [string, T])[] {
-    return this.copied ? this.ids.map((id, i) => [id, this.things[i] as T] as const) : this.from.entries();
+  override entries(): readonly (readonly [string, T])[] {
+    return this.copied ? super.entries() : this.from.entries();
   }
 
   /** Another thing of this id, or a new one behind the others. */

@@ -1,6 +1,6 @@
 import { liquidWith, parcelWith, pieceWith } from './change';
 import type { Draft } from './draft';
-import { immersed, width } from './exposure';
+import { immersed, shareIn } from './exposure';
 import { receivedOn } from './give';
 import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
@@ -17,11 +17,7 @@ export const arrived = (liquid: Liquid, since: Exposure): Liquid =>
 /** Dry goods of which at least a part lies in a vessel’s liquid, g. */
 export const fiberIn = ({ pieces }: There, vesselId: string): number => {
   let grams = 0;
-  for (const goods of pieces.values())
-    for (const whereabouts of goods.at) {
-      const stretch = whereabouts.vessel === vesselId ? immersed(whereabouts) : null;
-      if (stretch) grams += goods.grams * width(stretch);
-    }
+  for (const piece of pieces.values()) grams += piece.grams * shareIn(piece, vesselId);
   return grams;
 };
 
