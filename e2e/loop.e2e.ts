@@ -96,6 +96,7 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await page.reload();
     await expect(page.getByText('Also added 9.9 mL (2 tsp) of Bell Red 1 %')).toBeVisible();
     await page.getByRole('button', { name: 'tinted' }).click();
+    await expect(page.getByText(/bath tinted$/)).toBeVisible();
     for (let i = 0; i < 12 && (await page.locator('[aria-current="step"]').count()) > 0; i += 1) {
       const step = page.locator('[aria-current="step"]');
       const said = await step.getByRole('heading').innerText();

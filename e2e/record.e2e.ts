@@ -75,6 +75,51 @@ test('when the server is away the card says so, keeps trying, and the tick lands
   expect(batch.events.filter((event) => event.planned?.endsWith('.acid.bath'))).toHaveLength(1);
 });
 
+test('a tick goes to the server in the studio though the browser says that there is no network', async ({
+  page,
+}) => {
+  await open(page, '/pots/b15-angelus');
+  const said = await current(page).innerText();
+  await page.evaluate(() => window.dispatchEvent(new Event('offline')));
+  await page
+    .locator('[aria-current="step"]')
+    .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
+    .click();
+  await expect(current(page)).not.toHaveText(said);
+});
+
+test('a phone that wakes and is tapped at once: an answer from before the tick does not take it back', async ({
+  page,
+}) => {
+  await open(page, '/pots/b15-angelus');
+  const said = await current(page).innerText();
+  let letGo = (): void => undefined;
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  const asked = page.waitForRequest('**/api/batches/b15-angelus');
+  // The batch as it stands now is under way while the tick is made, and comes in after it.
+  await page.route(
+    '**/api/batches/b15-angelus',
+    async (route) => {
+      const before = await route.fetch();
+      await held;
+      await route.fulfill({ response: before }).catch(() => undefined);
+    },
+    { times: 1 },
+  );
+  // What is shown counts as fresh for five seconds.
+  await page.waitForTimeout(5100);
+  await page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
+  await asked;
+  await page
+    .locator('[aria-current="step"]')
+    .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
+    .click();
+  await expect(current(page)).not.toHaveText(said);
+  letGo();
+  await page.waitForTimeout(500);
+  await expect(current(page)).not.toHaveText(said, { timeout: 1000 });
+});
+
 test('the Book is searched as you type, and a row opens its record', async ({ page }) => {
   await open(page, '/book');
   await expect(page.getByText('15 batches')).toBeVisible();

@@ -13,14 +13,17 @@ import { theme } from './theme/theme';
 
 const isRefusal = (error: unknown): boolean => error instanceof Refused && error.status < 500;
 const queries = new QueryClient({
+  // The server stands in the studio, often on this very machine: whether the browser sees a network says nothing of it.
   defaultOptions: {
     // What could not be fetched is asked for again until the server is back; what was refused is said at once.
     queries: {
+      networkMode: 'always',
       staleTime: 5_000,
       retry: (failures, error) => !isRefusal(error) && failures < 2,
       refetchInterval: (query) =>
         query.state.status === 'error' && !isRefusal(query.state.error) ? 4000 : false,
     },
+    mutations: { networkMode: 'always' },
   },
 });
 const root = document.getElementById('root');

@@ -115,9 +115,13 @@ export function useBeginBatch() {
   });
 }
 
-/** Adds an event to a batch's record; once it is acknowledged it stands in what this device shows of it. */
+/**
+ * Adds an event to a batch's record; once it is acknowledged it stands in what this device shows of it. The batch is
+ * asked for anew as well: an answer still under way, from before the event, must not take its place.
+ */
 export function useAddEvent(batchId: string) {
   const queries = useQueryClient();
+  const thisBatch = [...KEYS.batches, 'one', batchId];
   return useMutation({
     mutationFn: (event: Event) => ask<Event>(`${API.batches}/${batchId}/events`, 'POST', event),
     retry: retryUnlessRefused,
@@ -128,11 +132,9 @@ export function useAddEvent(batchId: string) {
         batch.id !== batchId || batch.events.some(({ id }) => id === event.id)
           ? batch
           : { ...batch, events: [...batch.events, event] };
-      queries.setQueryData<BatchResponse>(
-        [...KEYS.batches, 'one', batchId],
-        (batch) => batch && withEvent(batch),
-      );
+      queries.setQueryData<BatchResponse>(thisBatch, (batch) => batch && withEvent(batch));
       return Promise.all([
+        queries.invalidateQueries({ queryKey: thisBatch }),
         queries.invalidateQueries({ queryKey: KEYS.running }),
         queries.invalidateQueries({ queryKey: [...KEYS.batches, 'page'] }),
         queries.invalidateQueries({ queryKey: KEYS.shelf }),
