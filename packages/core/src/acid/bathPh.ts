@@ -27,7 +27,7 @@ const STRENGTH_ROUNDS = 30;
 const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
 /** Far finer than any meter. */
-const PH_TOLERANCE = 1e-10;
+const PH_TOLERANCE = 1e-8;
 /** Ionic strength is settled when it moves by less than this, mol/L. */
 const STRENGTH_TOLERANCE = 1e-10;
 /** Where the pH of a dyebath is looked for first. */
@@ -105,23 +105,22 @@ function bracketed(balance: Balance, activities: boolean): number {
 
 /**
  * How much of one weak acid brings a bath to a pH: the charge balance is linear in it. The inverse of `bathPh`.
- * @param others everything else in the bath
+ * @param besides everything else in the bath
  * @returns mol/L, zero when the bath is already that acid without it
  */
-export function acidForPh(name: WeakAcidName, pH: number, others: BathContents): number {
-  const balance = balanceOf(others);
+export function acidForPh(name: WeakAcidName, pH: number, besides: BathContents): number {
+  const balance = balanceOf(besides);
   const activity = protonActivity(pH);
   let molar = 0;
   let one = 1;
   for (let round = 0; round < STRENGTH_ROUNDS; round += 1) {
-    const next = Math.max(0, chargeAt(balance, pH, one) / -meanCharge(name, activity, one));
+    const others = balanceAt(balance, pH, one);
+    const forms = formsOf(name, activity, one);
+    const next = Math.max(0, others.charge / -forms.charge);
     const settled = Math.abs(next - molar) < 1e-10;
     molar = next;
     if (settled) break;
-    one = activityCoefficient(
-      1,
-      balanceAt({ ...balance, acids: [...balance.acids, { name, molar }] }, pH, one).strength,
-    );
+    one = activityCoefficient(1, others.strength + (molar * forms.square) / 2);
   }
   return molar;
 }
@@ -190,24 +189,10 @@ function balanceAt(
     doubled += bicarbonate + 4 * carbonate;
   }
   for (const { name, molar } of acids) {
-    let z: number = WEAK_ACIDS[name].charge;
-    let ratio = coefficientRatio(z, one);
-    let weight = 1;
-    let total = 1;
-    let first = z;
-    let second = z * z;
-    for (const constant of K[name]) {
-      weight *= (constant / activity) * ratio;
-      z -= 1;
-      ratio /= one * one;
-      total += weight;
-      first += weight * z;
-      second += weight * z * z;
-    }
-    const mean = first / total;
-    charge += molar * mean;
-    spread += molar * (second / total - mean * mean);
-    doubled += (molar * second) / total;
+    const forms = formsOf(name, activity, one);
+    charge += molar * forms.charge;
+    spread += molar * (forms.square - forms.charge * forms.charge);
+    doubled += molar * forms.square;
   }
   if (fiberHolds > 0) {
     const held = shareHeld(pH);
@@ -231,26 +216,25 @@ function carbonateOverAir(
   return { bicarbonate, carbonate: (bicarbonate * second) / (activity * one ** 3) };
 }
 
-/** Mean charge of an acid over its protonation states, from fully protonated down. @param activity of H+ */
-function meanCharge(name: WeakAcidName, activity: number, one: number): number {
-  const constants = K[name];
-  let charge: number = WEAK_ACIDS[name].charge;
+/**
+ * Mean charge number of an acid over its protonation states, from fully protonated down, and the mean of its square.
+ * Davies gives γ(z) = γ(1)^(z²), so that γ(z) ÷ γ(z − 1) is γ(1)^(2z − 1).
+ * @param activity of H+
+ */
+function formsOf(name: WeakAcidName, activity: number, one: number): { charge: number; square: number } {
+  let z: number = WEAK_ACIDS[name].charge;
+  let ratio = z === 1 ? one : 1 / one;
   let weight = 1;
   let total = 1;
-  let sum = charge;
-  for (const constant of constants) {
-    weight *= (constant / activity) * coefficientRatio(charge, one);
-    charge -= 1;
+  let first = z;
+  let second = z * z;
+  for (const constant of K[name]) {
+    weight *= (constant / activity) * ratio;
+    z -= 1;
+    ratio /= one * one;
     total += weight;
-    sum += weight * charge;
+    first += weight * z;
+    second += weight * z * z;
   }
-  return sum / total;
-}
-
-/** γ(z) ÷ γ(z − 1); Davies gives γ(z) = γ(1)^(z²), so that it is γ(1)^(2z − 1). */
-function coefficientRatio(charge: number, one: number): number {
-  if (charge === 1) return one;
-  let ratio = 1 / one;
-  for (let z = charge; z < 0; z += 1) ratio /= one * one;
-  return ratio;
+  return { charge: first / total, square: second / total };
 }

@@ -14,8 +14,22 @@ const aroundPasses = ({ name: _, recipe, ...shelf }: Formulation): Around => ({
   passIds: recipe.passes.map(({ id }) => id),
 });
 
+/** What goods look like before a pass and after it. */
+interface Drawn {
+  before: YarnLook;
+  after: YarnLook;
+}
+
+/** A story, and what was read from its passes. */
+interface Kept {
+  around: Around;
+  passes: readonly ToldPass[];
+  figures: Map<ToldPass, PlannedPass>;
+  looks: Map<PlannedPass, Drawn>;
+}
+
 /** What was told last, and only that: older ones would hold on to everything that was ever typed. */
-let last: { around: Around; passes: readonly ToldPass[] } | null = null;
+let last: Kept | null = null;
 
 /**
  * The passes of a recipe, from its first, that were told last time from the same things; so that typing in one tells anew
@@ -29,32 +43,36 @@ export function keptPasses(formulation: Formulation): readonly ToldPass[] {
   return changed < 0 ? last.passes : last.passes.slice(0, changed);
 }
 
-/** Keeps the passes of a recipe as they were told. */
+/** Keeps the passes of a recipe as they were told, with what was read from those that were kept before. */
 export function keepPasses(formulation: Formulation, passes: readonly ToldPass[]): void {
-  last = { around: aroundPasses(formulation), passes };
+  const kept: Kept = { around: aroundPasses(formulation), passes, figures: new Map(), looks: new Map() };
+  for (const told of passes) {
+    const planned = last?.figures.get(told);
+    if (!planned) continue;
+    kept.figures.set(told, planned);
+    const drawn = last?.looks.get(planned);
+    if (drawn) kept.looks.set(planned, drawn);
+  }
+  last = kept;
 }
-
-const figures = new WeakMap<ToldPass, PlannedPass>();
 
 /** The figures of a pass that something follows: read once, for nothing that comes later changes them. */
 export function readOnce(told: ToldPass, read: () => PlannedPass): PlannedPass {
-  const known = figures.get(told) ?? read();
-  figures.set(told, known);
-  return known;
+  const planned = last?.figures.get(told) ?? read();
+  last?.figures.set(told, planned);
+  return planned;
 }
-
-const looks = new WeakMap<PlannedPass, { before: YarnLook; after: YarnLook }>();
 
 /** How goods look after a pass: drawn once, as long as they came to it looking alike. */
 export function lookOnce(planned: PlannedPass, before: YarnLook, draw: () => YarnLook): YarnLook {
-  const known = looks.get(planned);
+  const known = last?.looks.get(planned);
   if (
     known &&
     (known.before === before || (isPlain(before) && isPlain(known.before) && sameHex(before, known.before)))
   )
     return known.after;
   const after = draw();
-  looks.set(planned, { before, after });
+  last?.looks.set(planned, { before, after });
   return after;
 }
 

@@ -27,17 +27,16 @@ export function boundIn(there: There, vesselId: string): Bound {
   let holds = 0;
   for (const piece of there.pieces.values()) holds += piece.holdsMeq * shareIn(piece, vesselId);
   if (holds === 0) return NONE;
-  const share = shares.get(liquid) ?? shareHeld(pHWith(liquid, holds));
-  shares.set(liquid, share);
-  return { meq: holds * share, share };
+  if (known.liquid !== liquid) known = { liquid, share: shareHeld(pHWith(liquid, holds)) };
+  return { meq: holds * known.share, share: known.share };
 }
 
-/** Shares that are known: goods that lie in a liquid never change without it. */
-const shares = new WeakMap<Liquid, number>();
+/** The share found last, as goods leave one by one: goods that lie in a liquid never change without it. */
+let known: { liquid: Liquid | null; share: number } = { liquid: null, share: 0 };
 
 /** A liquid that some goods have left, with what they held of it: what the others have bound stays as it was. */
 export function stillBound(liquid: Liquid, { share }: Bound): Liquid {
-  shares.set(liquid, share);
+  known = { liquid, share };
   return liquid;
 }
 

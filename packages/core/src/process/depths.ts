@@ -4,17 +4,17 @@ import { give, giveHeld } from './give';
 import { gotBy, type Got } from './received';
 import type { Dose, Piece, Received, State, Stretch } from './state';
 
-const ended = new WeakMap<State, State>();
+/** The state asked for last, which is asked for again: once for each of the goods. */
+let last: { state: State; after: State } | null = null;
 
-/** The state with all dye given that goods have a claim on: as if every pass were over. Found once a state. */
+/** The state with all dye given that goods have a claim on: as if every pass were over. */
 export function allGiven(state: State): State {
-  const known = ended.get(state);
-  if (known) return known;
+  if (last?.state === state) return last.after;
   const draft = new Draft(state);
   for (const id of state.vessels.keys()) give(draft, id, () => true);
   giveHeld(draft, () => true);
   const after = draft.done();
-  ended.set(state, after);
+  last = { state, after };
   return after;
 }
 
