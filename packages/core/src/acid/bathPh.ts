@@ -27,7 +27,7 @@ const STRENGTH_ROUNDS = 30;
 const LOWEST_PH = -1;
 const HIGHEST_PH = 15;
 /** Far finer than any meter. */
-const PH_TOLERANCE = 1e-8;
+const PH_TOLERANCE = 1e-9;
 /** Ionic strength is settled when it moves by less than this, mol/L. */
 const STRENGTH_TOLERANCE = 1e-10;
 /** Where the pH of a dyebath is looked for first. */
