@@ -1,6 +1,8 @@
 import type * as Pour from '../process/pour';
-import { POT, recipe, SHELF } from '../../test/examples';
+import { POT, recipe, SHELF, SYRINGE_AND_CYLINDER } from '../../test/examples';
 import { linesOf } from '../../test/plans';
+import { asPlanned, begunBatch, withEvents } from '../../test/records';
+import { actualRecipe } from '../record/actualRecipe';
 import { formulate } from '../recipe/materials';
 import { runSheet } from '../words/runSheet';
 import { cardOf } from '../record/cardOf';
@@ -68,4 +70,31 @@ test('one wrong constant in what an act does shows in row, total, card and run s
   expect(wrong.sheet.rise).not.toBe(right.sheet.rise);
   expect(wrong.sheet.summary).not.toBe(right.sheet.summary);
   expect(wrong.row.pH).toBeGreaterThan(right.row.pH);
+});
+
+test('and in the record: a working dilution with a tenth more water in it holds less dye', () => {
+  (globalThis as { isPlanted?: boolean }).isPlanted = false;
+  const [pass] = recipe().passes;
+  const [blue] = pass!.dyes;
+  const batch = begunBatch(
+    formulate(
+      'x',
+      recipe({
+        passes: [{ ...pass!, dyes: [{ ...blue!, entry: { school: 'depth', percent: 0.004 } }] }],
+      }),
+      { ...SHELF, tools: SYRINGE_AND_CYLINDER },
+    ),
+  );
+  const water = batch.card.acts.find(({ act }) => act.kind === 'run' && act.purpose === 'dilution')?.act;
+  const stock = batch.card.acts.find(({ act }) => act.kind === 'put' && act.purpose === 'dilution')?.act;
+  if (water?.kind !== 'run' || stock?.kind !== 'put') throw new Error('no dilution on the card');
+  const dyed = withEvents(batch, asPlanned(batch));
+  const right = actualRecipe(dyed, SHELF.dyes).dyes[0]!.dos.value;
+  (globalThis as { isPlanted?: boolean }).isPlanted = true;
+  const wrong = actualRecipe(dyed, SHELF.dyes).dyes[0]!.dos.value;
+  (globalThis as { isPlanted?: boolean }).isPlanted = false;
+  expect(right).toBeCloseTo(0.004, 3);
+  const [ml, took] = [water.ml ?? 0, stock.amount ?? 0];
+  expect(wrong / right).toBeCloseTo((ml + took) / (1.1 * ml + took), 9);
+  expect(wrong / right).toBeLessThan(0.99);
 });

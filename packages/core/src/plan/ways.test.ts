@@ -6,6 +6,7 @@ import { US_ML } from '../units/conversions';
 import { formulate } from '../recipe/materials';
 import { METHOD_KINDS, METHODS } from '../method';
 import type { PassMethod } from '../method';
+import { depths } from '../process/depths';
 import { planFormulation } from './plan';
 import type { Plan, PlannedPass } from './planTypes';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
@@ -454,3 +455,18 @@ test('goods painted after an acid pass bring the acid of what is painted, not of
   // What they hold wet is all theirs whatever is painted; what their fiber carries goes by the painted part.
   expect(taken(25)).toBeCloseTo((taken(100) + 3 * -held) / 4, 6);
 });
+
+test.each(METHOD_KINDS.flatMap((kind) => [`${kind}, heated`, `${kind}, left to the set`]))(
+  'what the rows say is on the goods is on them once all acts are done: %s',
+  (name) => {
+    const [kind, heated] = name.split(', ');
+    const heat = heated === 'heated' ? { temperatureC: 85, minutes: 20, rampCPerMin: 1 } : null;
+    const method = METHOD_KINDS.filter((one) => one === kind).map((one) => METHODS[one].usual)[0];
+    const plan = planFormulation(formulate('x', recipeOf([{ method, heat }]), SHELF));
+    const { after } = plan.lines.at(-1)!;
+    const sum = [...depths(after).values()].reduce((all, percent) => all + percent, 0);
+    expect(sum).toBeGreaterThan(0.3);
+    expect(sum).toBeCloseTo(plan.passes[0]!.dosOnAllGoods.value, 9);
+    expect(after.drained.parcels).toEqual([]);
+  },
+);

@@ -44,6 +44,21 @@ test('2 g on 200 g is 1 %', () => {
   expect(depths(state).get('blue')).toBeCloseTo(1, 12);
 });
 
+test('2 g on 200 g that nobody saw clear, rinsed: 1 % all the same, and no dye down the drain', () => {
+  const rinse = { kind: 'rinse', pass: null, line: null, purpose: null, goods: [], soap: false } as const;
+  const state = done([
+    goods('g1', 200),
+    vessel('pot'),
+    run('pot', 6000),
+    powder('pot', 'blue', 2),
+    place('pot'),
+    hold('pot', 30, null),
+    rinse,
+  ]);
+  expect(depths(state).get('blue')).toBeCloseTo(1, 12);
+  expect(state.drained.parcels).toEqual([]);
+});
+
 test('a stock of 1 % and a lot of 125 %: 160 mL are 2 standard grams', () => {
   const state = done([
     goods('g1', 200),

@@ -127,12 +127,12 @@ class Gifts {
 }
 
 /** Gives the dye that waits in the liquid a piece holds to that piece. */
-export function giveHeld(draft: Draft, isMeant: (piece: Piece) => boolean, leaves = 0): void {
+export function giveHeld(draft: Draft, isMeant: (piece: Piece, id: string) => boolean, leaves = 0): void {
   const stays = ({ standardGrams }: Parcel): number =>
     standardGrams * leaves > NOTHING_LEFT ? standardGrams * leaves : 0;
   for (const [id, piece] of draft.pieces.entries()) {
     const { parcels } = piece.held;
-    if (parcels.length === 0 || !isMeant(piece)) continue;
+    if (parcels.length === 0 || !isMeant(piece, id)) continue;
     const waiting = parcels
       .map((parcel) => parcelWith(parcel, { standardGrams: stays(parcel), left: true }))
       .filter(({ standardGrams }) => standardGrams > 0);

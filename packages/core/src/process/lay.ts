@@ -5,6 +5,7 @@ import { liquidWith, parcelWith, pieceWith, vesselWith } from './change';
 import type { Draft } from './draft';
 import { entered } from './enter';
 import { contactsShared, immersed, width } from './exposure';
+import { give, giveHeld } from './give';
 import { CannotBe } from './impossible';
 import { divided, joined } from './liquid';
 import { tapWater } from './pour';
@@ -166,9 +167,17 @@ export function handle(draft: Draft, { goods, lies }: ActOf<'handle'>): void {
     if (lies !== null) draft.pieces.set(id, pieceWith(piece, { lies }));
 }
 
-/** Out, and what they hold changed for tap water. */
+/**
+ * Out, and what they hold changed for tap water. It ends the dyeing: dye that waits where they lie, or in what they hold,
+ * is given first; nominally none of it goes down the drain.
+ */
 export function rinse(draft: Draft, { goods }: ActOf<'rinse'>): void {
-  for (const [id] of piecesOr(draft, goods, everything)) {
+  const rinsed = piecesOr(draft, goods, everything);
+  const names = new Set(rinsed.map(([id]) => id));
+  for (const vessel of new Set(rinsed.flatMap(([, { at }]) => at.map((there) => there.vessel))))
+    give(draft, vessel, () => true);
+  giveHeld(draft, (_, id) => names.has(id));
+  for (const [id] of rinsed) {
     liftOut(draft, id);
     const piece = draft.piece(id);
     draft.drained = joined(draft.drained, piece.held);

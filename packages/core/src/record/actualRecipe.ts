@@ -1,6 +1,7 @@
 import { acidTotal, type ActualAcid } from './acidTotal';
-import { depthOfShade } from '../amounts/dyeMass';
 import { figure, type Figure } from '../figure/figure';
+import { depths } from '../process/depths';
+import type { State } from '../process/state';
 import type { Recipe } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
@@ -17,6 +18,7 @@ import type { Batch } from './batch';
 import { besideMeasured } from './besideMeasured';
 import { weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
+import { foldRecord, type FoldedRecord } from './foldRecord';
 import { trueRecipe } from './trueRecipe';
 
 /** One dye as it really went in. */
@@ -26,7 +28,7 @@ export interface ActualDye {
   /** The jar most of it came from; null for powder. */
   stockId: string | null;
   grams: Figure;
-  /** On all the goods. */
+  /** What of it reached the goods, on all of them. */
   dos: Figure;
   /** What the card asked for on all the goods, %; null when the dye was not on it. */
   plannedDos: number | null;
@@ -36,6 +38,8 @@ export interface ActualDye {
 
 /** What a batch really was. */
 export interface ActualRecipe {
+  /** Its acts, as they come to. */
+  folded: FoldedRecord;
   dyes: ActualDye[];
   bath: Figure;
   acidPure: ActualAcid | null;
@@ -44,14 +48,16 @@ export interface ActualRecipe {
 }
 
 /**
- * From what was really measured back to % depth of shade. Every standing event counts once, each in its own unit and
- * with its own strength; a planned line that was never ticked did not go in.
+ * From what was really measured back to % depth of shade: the acts of the record are done, and the goods hold what
+ * reached them. Dye and acid of a planned line that was never ticked did not go in.
  * @param dyes dyes on the shelf, for the names of what was not in the recipe
  */
 export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
   const additions = additionsOf(batch.events);
-  const found = actualDyes(batch, additions, [...batch.formulation.dyes, ...dyes]);
+  const folded = foldRecord(batch);
+  const found = actualDyes(batch, folded.end, additions, [...batch.formulation.dyes, ...dyes]);
   return {
+    folded,
     dyes: found,
     bath: bathInAll(batch, additions),
     acidPure: acidTotal(additions),
@@ -59,9 +65,16 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
   };
 }
 
-function actualDyes({ card }: Batch, additions: readonly PotAddition[], dyes: readonly Dye[]): ActualDye[] {
-  const wog = weightOfGoods(card).value;
-  const asked = new Map(depthsOnGoods(askedTotals(card), wog).map((one) => [one.dyeId, one.dosPercent]));
+function actualDyes(
+  { card }: Batch,
+  end: State,
+  additions: readonly PotAddition[],
+  dyes: readonly Dye[],
+): ActualDye[] {
+  const planned = depthsOnGoods(askedTotals(card), weightOfGoods(card).value);
+  const asked = new Map(planned.map((one) => [one.dyeId, one.dosPercent]));
+  const onGoods = depths(end);
+  const wog = end.pieces.values().reduce((sum, { catchUp, grams }) => (catchUp ? sum : sum + grams), 0);
   const byDye = new Map<string, PotAddition[]>();
   for (const addition of additions)
     if (addition.material.kind === 'dye')
@@ -76,16 +89,27 @@ function actualDyes({ card }: Batch, additions: readonly PotAddition[], dyes: re
       grams: figure(total, 'g', () =>
         mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
       ),
-      dos: figure(
-        depthOfShade(standard, wog, 1),
-        '%',
-        () =>
-          `100 × ${formatAmount(standard, 'g')}${standard === total ? '' : ' of standard strength'} ÷ ${formatAmount(wog, 'g')} of goods`,
-      ),
+      dos: trueDepth(onGoods.get(dyeId) ?? 0, { total, standard, wog }),
       plannedDos: asked.get(dyeId) ?? null,
       additions: mine.length,
     };
   });
+}
+
+/** Depth of a dye on the goods, with how it came to that. @param percent what reached them, of standard strength */
+function trueDepth(
+  percent: number,
+  { total, standard, wog }: { total: number; standard: number; wog: number },
+): Figure {
+  const reached = (percent * wog) / 100;
+  const strength = standard === total ? '' : ' of standard strength';
+  const all = Math.abs(reached - standard) <= 1e-6 * standard;
+  return figure(
+    percent,
+    '%',
+    () =>
+      `100 × ${formatAmount(all ? standard : reached, 'g')}${strength}${all ? '' : `, what reached them of ${formatAmount(standard, 'g')},`} ÷ ${formatAmount(wog, 'g')} of goods`,
+  );
 }
 
 function plainAmount({ unit, amount, material }: PotAddition): string {

@@ -3,7 +3,7 @@ import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
-import { actsDone } from '../record/standing';
+import { actsDone, standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf } from './lineWords';
@@ -15,12 +15,16 @@ export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
     done.flatMap((event) => (event.planned === null ? [] : [[event.planned, event.act]])),
   );
   const reading = { batch, dyes };
-  const lines = cardLines(batch.card).flatMap((line): string[] => {
+  const onCard = cardLines(batch.card);
+  const isClosed = standingEvents(batch.events).standing.some(({ kind }) => kind === 'closed');
+  // Of a batch that still runs, what comes after the last thing done is still to come.
+  const reached = isClosed ? onCard.length : onCard.findLastIndex(({ id }) => byLine.has(id));
+  const lines = onCard.flatMap((line, i): string[] => {
     const asked = amountOf(line.act);
     if (asked === null) return [];
     const act = byLine.get(line.id);
     if (!act)
-      return line.act.purpose === 'dose'
+      return line.act.purpose === 'dose' && i <= reached
         ? [`${titleOf(line, reading)}: not ticked, so it did not go in.`]
         : [];
     const got = amountOf(act);

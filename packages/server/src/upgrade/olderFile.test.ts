@@ -3,6 +3,7 @@ import path from 'node:path';
 import request from 'supertest';
 import { pino } from 'pino';
 import {
+  actsDone,
   actualRecipe,
   additionsOf,
   bathPhNow,
@@ -12,6 +13,7 @@ import {
   phAdvice,
   recordState,
   summarizeBatch,
+  weightOfGoods,
   type Batch,
   type Dye,
 } from '@ythrion/core';
@@ -77,6 +79,33 @@ const near = (a: number, b: number): boolean =>
 
 const toSeven = (pH: number): number => Number(pH.toFixed(7));
 
+/**
+ * Depth that dye of a working dilution comes to beyond what its line says, %: the record counts what was really in it,
+ * 10.7 mL of stock in 40 mL of water where 10 mL were planned. See docs/changes-of-meaning.md.
+ */
+function dilutedDepth({ card, events }: Batch, dyeId: string): number {
+  let standardGrams = 0;
+  const water = (vessel: string): number =>
+    card.acts.reduce(
+      (sum, { act }) => sum + (act.kind === 'run' && act.vessel === vessel ? (act.ml ?? 0) : 0),
+      0,
+    );
+  for (const { act: pour } of actsDone(events)) {
+    if (pour.kind !== 'move' || pour.holds?.kind !== 'dye' || pour.holds.dyeId !== dyeId) continue;
+    if (!('vessel' in pour.from)) continue;
+    const { vessel } = pour.from;
+    for (const { act: made } of actsDone(events)) {
+      if (made.kind !== 'put' || made.material.kind !== 'dye' || !('vessel' in made.into)) continue;
+      if (made.into.vessel !== vessel) continue;
+      const stock = made.amount ?? 0;
+      const strength = ((made.material.strengthPercent ?? 0) * stock) / (stock + water(vessel));
+      standardGrams +=
+        ((pour.ml ?? 0) * (strength - (pour.holds.strengthPercent ?? 0)) * made.material.lotStrength) / 100;
+    }
+  }
+  return (100 * standardGrams) / weightOfGoods(card).value;
+}
+
 /** Every figure and word of a record, by name, as the old version had it and as it reads now. */
 function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, unknown][] {
   const { batch, plan } = old;
@@ -99,7 +128,7 @@ function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, 
     ...was.dyes.flatMap((dye, i): [string, unknown, unknown][] => [
       ['dye', dye.dyeName, is.dyes[i]?.dyeName],
       ['grams', dye.grams.value, is.dyes[i]?.grams.value],
-      ['depth', dye.dos.value, is.dyes[i]?.dos.value],
+      ['depth', dye.dos.value + dilutedDepth(now, dye.dyeId), is.dyes[i]?.dos.value],
       ['planned depth', dye.plannedDos, is.dyes[i]?.plannedDos],
       ['additions', dye.additions, is.dyes[i]?.additions],
       ['jar', dye.stockId, is.dyes[i]?.stockId],

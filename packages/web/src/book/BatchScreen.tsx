@@ -42,7 +42,7 @@ export function BatchScreen() {
 }
 
 function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
-  const { state, actual, departures, reading } = useMemo(
+  const { state, actual, departures, unticked, reading } = useMemo(
     () => batchView(batch, shelf.dyes),
     [batch, shelf.dyes],
   );
@@ -190,6 +190,11 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
               ))}
             </Box>
           )}
+          {unticked.map((line) => (
+            <Typography key={line} sx={{ mt: 1 }}>
+              {line}
+            </Typography>
+          ))}
         </Box>
         <Box>
           <Typography variant="h2">What happened</Typography>

@@ -1,4 +1,11 @@
-import { actualRecipe, departures, type ActualRecipe, type Batch, type Dye } from '@ythrion/core';
+import {
+  actualRecipe,
+  departures,
+  untickedWords,
+  type ActualRecipe,
+  type Batch,
+  type Dye,
+} from '@ythrion/core';
 import { potView, type PotView } from './potView';
 
 /** Everything a screen shows of one batch, computed in one place. */
@@ -6,14 +13,18 @@ export interface BatchView extends PotView {
   actual: ActualRecipe;
   /** Where it left its card, one sentence each. */
   departures: string[];
+  /** What nobody ticked and what nothing could be made of, one sentence each. */
+  unticked: string[];
 }
 
 /** `potView` with what the batch really was. @param dyes the dyes on the shelf */
 export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
   const pot = potView(batch, dyes);
+  const actual = actualRecipe(batch, dyes);
   return {
     ...pot,
-    actual: actualRecipe(batch, dyes),
+    actual,
+    unticked: untickedWords(actual.folded, pot.reading),
     departures: departures(batch, pot.reading.dyes),
   };
 }

@@ -1,0 +1,56 @@
+import type { Batch } from './batch';
+import type { Event } from './event';
+import { BATH_READINGS } from './words';
+import { standingEvents } from './standing';
+import { Recording, type LeftOut, type RecordedAct } from './recording';
+import type { State } from '../process/state';
+
+/** A record as its acts come to: the same fold as a plan. */
+export interface FoldedRecord {
+  /** What was done, in the order in which it was. */
+  acts: readonly RecordedAct[];
+  leftOut: readonly LeftOut[];
+  /** What there is now. */
+  now: State;
+  /** The same once the goods have lain and hung as the card says; no dye and no acid is in it but what went in. */
+  end: State;
+}
+
+/**
+ * Does the acts of a record in the order of their instants. What a later act implies and nobody ticked is taken as
+ * done as planned, and at closing all the rest; dye and acid never are.
+ */
+export function foldRecord(batch: Batch): FoldedRecord {
+  const { standing } = standingEvents(batch.events);
+  const inOrder = standing.toSorted((one, other) => Date.parse(one.at) - Date.parse(other.at));
+  const recording = new Recording(batch, seenUnclear(inOrder));
+  for (const event of inOrder) recording.add(event);
+  if (standing.some(({ kind }) => kind === 'closed')) recording.takeRestAsDone();
+  const { state: now } = recording;
+  const [acts, leftOut] = [[...recording.acts], [...recording.leftOut]];
+  recording.takeRestAsDone();
+  return { acts, leftOut, now, end: recording.state };
+}
+
+/** Acts beside which somebody saw dye in the bath: the last before a look that says so, and the next after it. */
+function seenUnclear(inOrder: readonly Event[]): Set<string> {
+  const unclear = new Set<string>();
+  let last: string | null = null;
+  let seen = false;
+  for (const event of inOrder) {
+    if (event.kind !== 'act') continue;
+    const { act, id } = event;
+    if (act.kind === 'look') {
+      if (act.of !== 'bath' || !isReading(act.answer)) continue;
+      seen = act.answer !== 'clear';
+      if (seen && last !== null) unclear.add(last);
+      continue;
+    }
+    if (seen) unclear.add(id);
+    seen = false;
+    last = id;
+  }
+  return unclear;
+}
+
+const isReading = (answer: string): boolean => (BATH_READINGS as readonly string[]).includes(answer);

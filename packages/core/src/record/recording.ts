@@ -1,0 +1,284 @@
+import type { Act, ActOf } from '../process/act';
+import { minutesOf } from '../process/amountOf';
+import { apply } from '../process/apply';
+import type { Impossible } from '../process/impossible';
+import { EVERYWHERE } from '../process/place';
+import { emptyState, type ListedAct, type State } from '../process/state';
+import { vesselsNamed } from '../process/vesselsNamed';
+import type { Batch } from './batch';
+import type { CardAct } from './card';
+import type { Event, EventOf } from './event';
+import { A_MOMENT, afterAMoment, standing, takesOut } from './moment';
+import { vesselOfPass } from './unplanned';
+
+/**
+ * How an act came into the fold of a record: somebody entered it; it goes without saying; nobody ticked it, but
+ * something later implies it; it is what a look at the bath says.
+ */
+export type Came = 'entered' | 'alongside' | 'presumed' | 'seen';
+
+/** An act of a record. */
+export interface RecordedAct extends ListedAct {
+  came: Came;
+  /** The act of the card that it does; null for what nobody planned. */
+  planned: string | null;
+}
+
+/** An act that nothing can be made of: it stays in the record and changes nothing. */
+export interface LeftOut extends RecordedAct {
+  why: Impossible;
+}
+
+/** A wait whose clock runs. */
+interface OpenWait {
+  act: ActOf<'heat' | 'hold' | 'stand' | 'cool'>;
+  /** When its time was last counted, ms. */
+  countedTo: number;
+  /** Minutes counted so far. */
+  spent: number;
+}
+
+/** Kinds of acts that a later one implies; what was poured or put in only its own tick says. */
+const IMPLIED: readonly Act['kind'][] = [
+  'bring',
+  'run',
+  'place',
+  'split',
+  'lift',
+  'handle',
+  'heat',
+  'hold',
+  'stand',
+  'cool',
+  'rinse',
+  'wring',
+  'dry',
+];
+
+/** Whether nobody needs to tick it for it to be taken as done. Topping up is only due when some is missing. */
+const mayBePresumed = ({ act }: CardAct): boolean =>
+  act.purpose !== 'top up' && (IMPLIED.includes(act.kind) || (act.kind === 'move' && act.holds === null));
+
+/** Whether it puts something in: it may be done before its turn, and implies little. */
+const isAddition = (act: Act): boolean =>
+  act.kind === 'run' || act.kind === 'put' || (act.kind === 'move' && act.holds !== null);
+
+/** Whether it moves goods, or liquid that they lie in. */
+const isDoneToGoods = ({ kind }: Act): boolean =>
+  kind === 'place' || kind === 'lift' || kind === 'handle' || kind === 'split' || kind === 'move';
+
+const isWait = (act: Act): act is OpenWait['act'] =>
+  act.kind === 'heat' || act.kind === 'hold' || act.kind === 'stand' || act.kind === 'cool';
+
+/** Minutes of a wait, with nothing said of what it left and no temperature that it has not come to yet. */
+function lasting(act: OpenWait['act'], minutes: number): Act {
+  switch (act.kind) {
+    case 'heat':
+    case 'cool':
+      return { ...act, toC: null, minutes };
+    default:
+      return { ...act, minutes, leaves: null };
+  }
+}
+
+/** What a wait of the card leaves in the liquid; null where it does not say. */
+const leavesOf = (act: Act | undefined): number | null =>
+  act?.kind === 'hold' || act?.kind === 'stand' ? act.leaves : null;
+
+/** A record while its events are done one after the other. In a record nothing is impossible. */
+export class Recording {
+  readonly acts: RecordedAct[] = [];
+  readonly leftOut: LeftOut[] = [];
+  state: State;
+  private readonly lines: readonly CardAct[];
+  private readonly places: ReadonlyMap<string, number>;
+  /** Acts of the card that somebody entered, now or later, and those that were taken as done. */
+  private readonly accounted: Set<string>;
+  /** Vessels that the card lays goods into. */
+  private readonly dyedIn: ReadonlySet<string>;
+  private readonly open = new Map<string, OpenWait>();
+
+  /** @param unclear waits after which somebody saw that dye was left, by their events */
+  constructor(
+    private readonly batch: Batch,
+    private readonly unclear: ReadonlySet<string>,
+  ) {
+    const { card, formulation } = batch;
+    const { place, water } = formulation;
+    this.lines = card.acts;
+    this.dyedIn = new Set(card.acts.flatMap(({ act }) => (act.kind === 'place' ? [act.vessel] : [])));
+    this.places = new Map(card.acts.map(({ id }, i) => [id, i]));
+    const struck = new Set(batch.events.flatMap((event) => (event.kind === 'struck' ? [event.event] : [])));
+    this.accounted = new Set(
+      batch.events.flatMap((event) =>
+        event.kind === 'act' && event.planned !== null && !struck.has(event.id) ? [event.planned] : [],
+      ),
+    );
+    this.state = emptyState(
+      { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
+      card.passes.map(({ id }) => id),
+    );
+    // The goods are there before anything is done to them.
+    this.presume(card.acts.length, ({ act }) => act.kind === 'bring' && act.thing.kind === 'goods');
+  }
+
+  /** One more event that stands, in the order of their instants. */
+  add(event: Event): void {
+    if (event.kind === 'begun' && event.planned !== null && isWait(event.act))
+      this.open.set(event.planned, { act: event.act, countedTo: Date.parse(event.at), spent: 0 });
+    if (event.kind === 'act') this.addAct(event);
+  }
+
+  /** Everything that nobody ticked and that may be presumed, as the card says. */
+  takeRestAsDone(): void {
+    this.presume(this.lines.length, mayBePresumed);
+  }
+
+  private addAct({ id, planned, act, at }: EventOf<'act'>): void {
+    const place = planned === null ? undefined : this.places.get(planned);
+    this.passTime(Date.parse(at), planned);
+    if (place !== undefined) this.imply(place, act);
+    const really = isWait(act)
+      ? this.asItWas(act, planned, !this.unclear.has(id))
+      : planned === null
+        ? this.ontoGoods(act)
+        : act;
+    this.do({ id: planned ?? id, act: really, came: 'entered', planned });
+    if (act.kind === 'look' && act.of === 'bath' && act.answer === 'clear') this.seenClear(id, act.pass);
+  }
+
+  /** Time passes in the vessels whose clock runs, until something else is done. @param planned the act that is done now */
+  private passTime(now: number, planned: string | null): void {
+    for (const [id, wait] of this.open) {
+      const minutes = (now - wait.countedTo) / 60_000;
+      if (id === planned || !(minutes > 0)) continue;
+      this.open.set(id, { act: wait.act, countedTo: now, spent: wait.spent + minutes });
+      this.imply(this.places.get(id) ?? 0, wait.act);
+      this.do({ id: `${id}.so-far`, act: lasting(wait.act, minutes), came: 'alongside', planned: null });
+    }
+  }
+
+  /**
+   * A wait with the minutes that are not counted yet; where nobody knows them, those of the card. One that the card lets
+   * last until the bath clears has cleared it, unless somebody saw otherwise.
+   */
+  private asItWas(act: OpenWait['act'], planned: string | null, clears: boolean): Act {
+    const place = planned === null ? undefined : this.places.get(planned);
+    if (planned === null || place === undefined) return act;
+    const card = this.lines[place]?.act;
+    const minutes = act.minutes ?? (card ? minutesOf(card) : null);
+    const spent = this.open.get(planned)?.spent ?? 0;
+    this.open.delete(planned);
+    const lasted = minutes === null ? null : Math.max(A_MOMENT, minutes - spent);
+    if (act.kind === 'heat' || act.kind === 'cool') return { ...act, minutes: lasted };
+    return { ...act, minutes: lasted, leaves: act.leaves ?? (clears ? leavesOf(card) : null) };
+  }
+
+  /** What nobody planned and what goes to where goods only lie above, as on a rack or in a wrap, goes onto them. */
+  private ontoGoods(act: Act): Act {
+    if (act.kind !== 'put' || !('vessel' in act.into)) return act;
+    const { vessel } = act.into;
+    const inLiquid = this.lines.some(
+      (line) => line.act.kind === 'place' && line.act.vessel === vessel && line.act.reach !== 'none',
+    );
+    return inLiquid || this.state.pieces.values().length === 0
+      ? act
+      : { ...act, into: { place: EVERYWHERE } };
+  }
+
+  /** The bath of a pass was seen clear: what waited in it is on the goods. */
+  private seenClear(event: string, pass: string | null): void {
+    const vessel = vesselOfPass(this.batch, pass);
+    if (this.state.vessels.has(vessel))
+      this.do({ id: `${event}.clear`, act: standing(vessel, 0, 0), came: 'seen', planned: null });
+  }
+
+  /** Takes as done what an act says was done before it. */
+  private imply(place: number, act: Act): void {
+    if (!isAddition(act)) {
+      this.presume(place, mayBePresumed);
+      return;
+    }
+    const vessels = vesselsNamed(act);
+    // A pour out of a dilution says that it was made, dye and all.
+    if (act.kind === 'move')
+      this.presume(
+        place,
+        (line) =>
+          line.act.purpose === 'dilution' &&
+          vesselsNamed(line.act).some((vessel) => vessels.includes(vessel)),
+      );
+    // What goes to where goods lie says that what was to be done to them before it, and goes without saying, is done.
+    if (vessels.length > 0 && !vessels.some((vessel) => this.dyedIn.has(vessel))) return;
+    const last = this.lines.slice(0, place).findLastIndex((line) => line.quiet && isDoneToGoods(line.act));
+    this.presume(last + 1, mayBePresumed);
+  }
+
+  /** Does the acts of the card before a place that nobody entered, those of a kind, as planned. */
+  private presume(before: number, isMeant: (line: CardAct) => boolean): void {
+    for (const line of this.lines.slice(0, before)) {
+      if (this.accounted.has(line.id) || !isMeant(line)) continue;
+      this.accounted.add(line.id);
+      const act = isWait(line.act)
+        ? { ...line.act, minutes: Math.max(A_MOMENT, line.act.minutes ?? 0) }
+        : line.act;
+      this.do({
+        id: line.id,
+        act: act as Act,
+        came: line.quiet ? 'alongside' : 'presumed',
+        planned: line.id,
+      });
+    }
+  }
+
+  /** Brings the vessels that an act names and that are not there yet. */
+  private bringVessels(act: Act): void {
+    for (const vessel of vesselsNamed(act)) {
+      if (this.state.vessels.has(vessel)) continue;
+      this.presume(
+        this.lines.length,
+        (line) =>
+          line.act.kind === 'bring' && line.act.thing.kind === 'vessel' && line.act.thing.vessel === vessel,
+      );
+      if (this.state.vessels.has(vessel)) continue;
+      const thing = {
+        kind: 'vessel',
+        vessel,
+        role: 'pot',
+        name: '',
+        shelfId: null,
+        capacityMl: null,
+      } as const;
+      const bring: Act = { kind: 'bring', pass: null, line: null, purpose: null, thing };
+      this.do({ id: `bring.vessel.${vessel}`, act: bring, came: 'alongside', planned: null });
+    }
+  }
+
+  private do(recorded: RecordedAct): void {
+    this.bringVessels(recorded.act);
+    if (takesOut(recorded.act)) this.state = afterAMoment(this.state);
+    let listed = recorded;
+    let { state, impossible } = apply(this.state, listed);
+    const other = impossible && insteadOf(listed.act, impossible);
+    if (other) {
+      listed = { ...recorded, act: other };
+      ({ state, impossible } = apply(this.state, listed));
+    }
+    this.state = state;
+    if (!impossible) this.acts.push(listed);
+    // What nobody entered is nobody’s loss.
+    else if (recorded.came === 'entered') this.leftOut.push({ ...recorded, why: impossible });
+  }
+}
+
+/**
+ * What a move that cannot be was all the same: all that is there, or from a vessel of which nobody said what went in,
+ * what its own line says that it held.
+ */
+function insteadOf(act: Act, why: Impossible): Act | null {
+  if (act.kind !== 'move' || act.ml === null) return null;
+  if (why.code === 'less there' && why.thereMl > 0) return { ...act, ml: why.thereMl };
+  if (why.code !== 'nothing there' || act.holds === null || act.to === null) return null;
+  const { pass, line, purpose, holds: material, ml: amount, to: into } = act;
+  return { kind: 'put', pass, line, purpose, material, amount, unit: 'mL', into };
+}
