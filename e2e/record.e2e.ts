@@ -120,6 +120,39 @@ test('a phone that wakes and is tapped at once: an answer from before the tick d
   await expect(current(page)).not.toHaveText(said, { timeout: 1000 });
 });
 
+test('what nobody ticked is named: taken as done where a later step says so, and acid that did not go in', async ({
+  page,
+}) => {
+  const batches = `${application.url}/api/batches/b15-angelus`;
+  const { card, events } = (await (await page.request.get(batches)).json()) as {
+    card: { acts: { id: string; act: Record<string, unknown> }[] };
+    events: Record<string, unknown>[];
+  };
+  // The hold of the set is ticked; lifting the goods in, the acid and the heating before it were not.
+  const hold = card.acts.find(({ id }) => id === 'hold.set')!;
+  const { version, of, device, person } = events.at(-1)!;
+  const at = new Date().toISOString();
+  const posted = await page.request.post(`${batches}/events`, {
+    data: {
+      ...{ version, of, device, person, id: 'late-tick', at, clockAt: at, count: 900 },
+      ...{ kind: 'act', planned: hold.id, act: { ...hold.act, minutes: null, leaves: null } },
+      ...{ written: '', note: '' },
+    },
+  });
+  expect(posted.status()).toBe(201);
+  await open(page, '/book/b15-angelus');
+  await expect(
+    page.getByText(
+      'Not ticked, taken as done as planned: Lift the goods in, open, and stir; Heat slowly to 82 °C.',
+    ),
+  ).toBeVisible();
+  await expect(
+    page.getByText('Add white vinegar to the bath: not ticked, so it did not go in.'),
+  ).toBeVisible();
+  // Nothing is said of the rinse, which is still to come.
+  await expect(page.getByText(/Rinse.*(not ticked|taken as done)/)).toHaveCount(0);
+});
+
 test('the Book is searched as you type, and a row opens its record', async ({ page }) => {
   await open(page, '/book');
   await expect(page.getByText('15 batches')).toBeVisible();

@@ -17,6 +17,7 @@ import {
   stretch,
   vessel,
 } from '../../test/acts';
+import type { Act } from './act';
 import { apply } from './apply';
 import { depthAt, depths, receivedBy } from './depths';
 import { fold } from './fold';
@@ -45,7 +46,7 @@ test('2 g on 200 g is 1 %', () => {
 });
 
 test('2 g on 200 g that nobody saw clear, rinsed: 1 % all the same, and no dye down the drain', () => {
-  const rinse = { kind: 'rinse', pass: null, line: null, purpose: null, goods: [], soap: false } as const;
+  const rinse: Act = { kind: 'rinse', pass: null, line: null, purpose: null, goods: [], soap: false };
   const state = done([
     goods('g1', 200),
     vessel('pot'),

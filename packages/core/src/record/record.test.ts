@@ -101,6 +101,7 @@ describe('from what was poured back to the recipe', () => {
     const closed = event({ kind: 'closed', outcome: 'as wanted', standing: 'trial', note: '' });
     expect(against(events)).toBe('Pour Vault Blue 1 %: 150 mL instead of 200 mL.');
     expect(against([...events, closed])).toMatch(/Bell Red 1 %: not ticked, so it did not go in/);
+    expect(against([...events, closed])).toMatch(/Add white vinegar to the bath: not ticked/);
     expect(actual([]).recipe).toBeNull();
   });
 

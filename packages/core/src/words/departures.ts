@@ -1,4 +1,5 @@
 import { ACIDS } from '../materials/acids';
+import type { Act } from '../process/act';
 import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';
@@ -7,6 +8,10 @@ import { actsDone, standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf } from './lineWords';
+
+/** Dye, or acid that was decided on: what only its own tick says of. */
+const isPutIn = (act: Act): boolean =>
+  act.purpose === 'dose' || (act.kind === 'put' && act.material.kind === 'acid' && act.purpose !== 'top up');
 
 /** Where a record departs from its card, one sentence each. @param dyes every dye it may name */
 export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
@@ -24,7 +29,7 @@ export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
     if (asked === null) return [];
     const act = byLine.get(line.id);
     if (!act)
-      return line.act.purpose === 'dose' && i <= reached
+      return isPutIn(line.act) && i <= reached
         ? [`${titleOf(line, reading)}: not ticked, so it did not go in.`]
         : [];
     const got = amountOf(act);

@@ -106,6 +106,9 @@ function dilutedDepth({ card, events }: Batch, dyeId: string): number {
   return (100 * standardGrams) / weightOfGoods(card).value;
 }
 
+/** Of acid that nobody ticked 0.1.0 said nothing. */
+const UNTICKED_ACID = /^Add .*(acid|vinegar).*: not ticked, so it did not go in\.$/;
+
 /** Every figure and word of a record, by name, as the old version had it and as it reads now. */
 function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, unknown][] {
   const { batch, plan } = old;
@@ -134,7 +137,13 @@ function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, 
       ['jar', dye.stockId, is.dyes[i]?.stockId],
     ]),
     ['true recipe', JSON.stringify(rounded(was.recipe)), JSON.stringify(rounded(is.recipe))],
-    ['departures', was.departures.join('\n'), departures(now, known as Dye[]).join('\n')],
+    [
+      'departures',
+      was.departures.join('\n'),
+      departures(now, known as Dye[])
+        .filter((line) => !UNTICKED_ACID.test(line))
+        .join('\n'),
+    ],
     ['bath level', stood.bath.volumeMl, stands.bath.volumeMl],
     ['bath color', stood.bath.hex, stands.bath.hex],
     ['due', stood.dueAt, stands.dueAt],
