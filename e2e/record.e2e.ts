@@ -153,6 +153,26 @@ test('what nobody ticked is named: taken as done where a later step says so, and
   await expect(page.getByText(/Rinse.*(not ticked|taken as done)/)).toHaveCount(0);
 });
 
+test('a batch is closed with lines unticked: what closing makes of them is said first, and stands in the record', async ({
+  page,
+}) => {
+  await open(page, '/pots/b15-angelus');
+  await expect(page.getByRole('region', { name: 'Verdict' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close without ticking the rest …' }).click();
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(
+    verdict.getByText(/^Taken as done as planned: Lift the goods in.*Spin and hang to dry\.$/),
+  ).toBeVisible();
+  await expect(
+    verdict.getByText('Did not go in: Add white vinegar to the bath. If it did, tick it first.'),
+  ).toBeVisible();
+  await verdict.getByRole('button', { name: 'usable' }).click();
+  await verdict.getByRole('button', { name: 'Close the batch' }).click();
+  await expect(page).toHaveURL(/book\/b15-angelus/);
+  await expect(page.getByText(/^Not ticked, taken as done as planned: Lift the goods in/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /Foundry Rose.*0\.44 g.*0\.22 %/ })).toBeVisible();
+});
+
 test('the Book is searched as you type, and a row opens its record', async ({ page }) => {
   await open(page, '/book');
   await expect(page.getByText('15 batches')).toBeVisible();

@@ -6,6 +6,7 @@ import type { MeasuredOut } from '../process/amountOf';
 import { formulate } from '../recipe/materials';
 import { planFormulation } from '../plan/plan';
 import { departures } from '../words/departures';
+import { closingWords } from '../words/unticked';
 import { actualRecipe } from './actualRecipe';
 import { dyeTotalOf, dyeTotals } from './dyeTotals';
 import type { Event } from './event';
@@ -89,6 +90,19 @@ describe('from what was poured back to the recipe', () => {
       'Also added: 5 mL of Vault Blue.',
       'Also added: 0.1 g of Strong Red.',
     ]);
+  });
+
+  test('closing says what it makes of the lines that nobody ticked', () => {
+    const said = (events: Event[]) => {
+      const dyed = withEvents(batch, events);
+      return closingWords(recordState(dyed, events, SHELF.dyes), { batch: dyed, dyes: SHELF.dyes });
+    };
+    expect(said(asPlanned(batch))).toEqual([]);
+    const [done, not] = said([tick(batch, 'p1.dye.d1')]);
+    expect(done).toMatch(/^Taken as done as planned: .*Run water into the pot; .*Spin and hang to dry\.$/);
+    expect(not).toBe(
+      'Did not go in: Pour Bell Red 1 %; Add white vinegar to the bath. If it did, tick it first.',
+    );
   });
 
   test('a line that was struck, or never ticked, did not go in', () => {

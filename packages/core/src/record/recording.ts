@@ -56,7 +56,7 @@ const IMPLIED: readonly Act['kind'][] = [
 ];
 
 /** Whether nobody needs to tick it for it to be taken as done. Topping up is only due when some is missing. */
-const mayBePresumed = ({ act }: CardAct): boolean =>
+export const mayBePresumed = ({ act }: CardAct): boolean =>
   act.purpose !== 'top up' && (IMPLIED.includes(act.kind) || (act.kind === 'move' && act.holds === null));
 
 /** Whether it puts something in: it may be done before its turn, and implies little. */

@@ -10,7 +10,7 @@ import { formatAmount } from '../units/formatQuantity';
 import { titleOf } from './lineWords';
 
 /** Dye, or acid that was decided on: what only its own tick says of. */
-const isPutIn = (act: Act): boolean =>
+export const isPutIn = (act: Act): boolean =>
   act.purpose === 'dose' || (act.kind === 'put' && act.material.kind === 'acid' && act.purpose !== 'top up');
 
 /** Where a record departs from its card, one sentence each. @param dyes every dye it may name */

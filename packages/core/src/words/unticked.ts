@@ -1,6 +1,9 @@
 import type { Impossible } from '../process/impossible';
 import type { FoldedRecord } from '../record/foldRecord';
-import { cardAct } from '../record/card';
+import { cardAct, type CardAct } from '../record/card';
+import { mayBePresumed } from '../record/recording';
+import type { RecordState } from '../record/recordState';
+import { isPutIn } from './departures';
 import { titleOf, type Reading } from './lineWords';
 
 /** What a record takes as done though nobody ticked it, and what in it nothing could be made of; a sentence each. */
@@ -15,6 +18,22 @@ export function untickedWords({ acts, leftOut }: FoldedRecord, reading: Reading)
     ...leftOut.map(
       ({ planned, why }) => `${title(planned)}: left out of the figures, for ${REASONS[why.code]}.`,
     ),
+  ];
+}
+
+/** What closing a batch makes of the lines that nobody ticked, one sentence each; none when all are ticked. */
+export function closingWords({ lines }: RecordState, reading: Reading): string[] {
+  const open = lines.filter(({ status }) => status !== 'done').map(({ line }) => line);
+  const list = (isMeant: (line: CardAct) => boolean): string =>
+    open
+      .filter(isMeant)
+      .map((line) => titleOf(line, reading))
+      .join('; ');
+  const done = list(mayBePresumed);
+  const not = list((line) => isPutIn(line.act));
+  return [
+    ...(done === '' ? [] : [`Taken as done as planned: ${done}.`]),
+    ...(not === '' ? [] : [`Did not go in: ${not}. If it did, tick it first.`]),
   ];
 }
 

@@ -228,7 +228,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       )}
       {!state.closed && state.current === null && (
         <Box sx={{ maxWidth: 620 }}>
-          <CloseBatch recorder={recorder} batchId={batch.id} />
+          <CloseBatch recorder={recorder} batchId={batch.id} rest={[]} />
         </Box>
       )}
     </Box>

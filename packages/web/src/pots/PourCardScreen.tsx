@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import {
+  closingWords,
   goodsWords,
   potClock,
   vesselOfCard,
@@ -86,7 +87,9 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       </Box>
       {!closed && <CheckBar recorder={recorder} state={state} batch={batch} />}
       {!closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
-      {!closed && state.current === null && <CloseBatch recorder={recorder} batchId={batch.id} />}
+      {!closed && state.lines.some(({ status }) => status === 'done') && (
+        <CloseBatch recorder={recorder} batchId={batch.id} rest={closingWords(state, reading)} />
+      )}
     </Box>
   );
 }
