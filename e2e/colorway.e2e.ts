@@ -50,6 +50,27 @@ test('acid restated in another school is the same acid; what was typed is kept',
   await expect(dose).toHaveValue('3/4 cup');
 });
 
+test('what is typed and saved at once is saved, though the screen has not come after it yet', async ({
+  page,
+}) => {
+  await open(page, '/colorways/high-mass');
+  const dose = page.getByLabel('Dose', { exact: true });
+  await page.getByLabel('Counted as').selectOption('amount');
+  await expect(dose).toHaveValue('180');
+  await expect(page.getByRole('button', { name: 'Save version 2' })).toBeEnabled();
+  // Both in one go, before anything is drawn.
+  await page.evaluate(() => {
+    const field = document.querySelector<HTMLInputElement>('input[data-quantity][value="180"]')!;
+    Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, '3/4 cup');
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    const save = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Save version 2');
+    save!.click();
+  });
+  await expect(page.getByText('Version 2 saved.')).toBeVisible();
+  await page.reload();
+  await expect(dose).toHaveValue('3/4 cup');
+});
+
 test('goods of two bases share the pot; a metal thread shows depth on what takes dye', async ({ page }) => {
   await open(page, '/colorways/tin-tongue');
   await expect(figure(page, /^Weight of goods: 200 g/).first()).toBeVisible();

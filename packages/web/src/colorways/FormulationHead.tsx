@@ -49,7 +49,7 @@ export function FormulationHead({
   const newest = versions[0];
   const keep = async (changes: Partial<Colorway> = {}): Promise<void> => {
     const next = colorwaySchema.safeParse({
-      ...colorway,
+      ...draft.asItStands(),
       ...changes,
       version: isNew ? 1 : (newest?.version ?? 0) + 1,
     });

@@ -1,6 +1,6 @@
-import { useEffect, useReducer } from 'react';
+import { useEffect, useReducer, useRef } from 'react';
 import { colorwaySchema, upgradeRecipe, type Colorway, type Pass, type Recipe } from '@ythrion/core';
-import { draftReducer, type DraftState } from './draftHistory';
+import { draftReducer, type DraftAction, type DraftState } from './draftHistory';
 
 /** What was typed, by the path of its field; an empty text means the plain number stands for itself. */
 export type Written = Record<string, string>;
@@ -15,6 +15,8 @@ const keysOf = (changes: object): string[] => (typeof changes === 'function' ? [
 /** A colorway being worked on: kept in this browser at every keystroke until it is saved. */
 export interface Draft {
   colorway: Colorway;
+  /** The same with every change that is made, though not all of them may be shown yet: what is saved. */
+  asItStands: () => Colorway;
   /** True when it differs from the saved version. */
   changed: boolean;
   change: (changes: Partial<Colorway>) => void;
@@ -31,7 +33,7 @@ const keyOf = (id: string): string => `ythrion.draft.${id}`;
 
 /** Opens the draft of a saved colorway, as it was left in this browser, or the saved version itself. */
 export function useDraft(saved: Colorway, isNew: boolean): Draft {
-  const [state, dispatch] = useReducer(draftReducer, saved, (kept): DraftState => ({
+  const [state, show] = useReducer(draftReducer, saved, (kept): DraftState => ({
     base: kept,
     past: [],
     present: keptDraft(kept) ?? kept,
@@ -39,6 +41,12 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
     tag: '',
     at: 0,
   }));
+  // What is shown may be behind what was typed; this never is.
+  const standing = useRef(state);
+  const dispatch = (action: DraftAction): void => {
+    standing.current = draftReducer(standing.current, action);
+    show(action);
+  };
   const { present: colorway, base, past, future } = state;
   useEffect(() => {
     if (colorway === base) localStorage.removeItem(keyOf(saved.id));
@@ -57,6 +65,7 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
     );
   return {
     colorway,
+    asItStands: () => standing.current.present,
     changed: isNew || !sameButPot(colorway, base),
     change: (changes) => put((now) => ({ ...now, ...changes }), Object.keys(changes)),
     changeRecipe,
