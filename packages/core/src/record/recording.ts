@@ -9,6 +9,7 @@ import type { Batch } from './batch';
 import type { CardAct } from './card';
 import type { Event, EventOf } from './event';
 import { A_MOMENT, afterAMoment, standing, takesOut } from './moment';
+import { plannedDone } from './standing';
 import { vesselOfPass } from './unplanned';
 
 /**
@@ -108,12 +109,7 @@ export class Recording {
     this.lines = card.acts;
     this.dyedIn = new Set(card.acts.flatMap(({ act }) => (act.kind === 'place' ? [act.vessel] : [])));
     this.places = new Map(card.acts.map(({ id }, i) => [id, i]));
-    const struck = new Set(batch.events.flatMap((event) => (event.kind === 'struck' ? [event.event] : [])));
-    this.accounted = new Set(
-      batch.events.flatMap((event) =>
-        event.kind === 'act' && event.planned !== null && !struck.has(event.id) ? [event.planned] : [],
-      ),
-    );
+    this.accounted = plannedDone(batch.events);
     this.state = emptyState(
       { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
       card.passes.map(({ id }) => id),

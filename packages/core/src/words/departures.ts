@@ -4,7 +4,7 @@ import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
-import { actsDone, standingEvents } from '../record/standing';
+import { standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf } from './lineWords';
@@ -15,13 +15,14 @@ export const isPutIn = (act: Act): boolean =>
 
 /** Where a record departs from its card, one sentence each. @param dyes every dye it may name */
 export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
-  const done = actsDone(batch.events);
+  const { standing } = standingEvents(batch.events);
+  const done = standing.filter((event) => event.kind === 'act');
   const byLine = new Map(
     done.flatMap((event) => (event.planned === null ? [] : [[event.planned, event.act]])),
   );
   const reading = { batch, dyes };
   const onCard = cardLines(batch.card);
-  const isClosed = standingEvents(batch.events).standing.some(({ kind }) => kind === 'closed');
+  const isClosed = standing.some(({ kind }) => kind === 'closed');
   // Of a batch that still runs, what comes after the last thing done is still to come.
   const reached = isClosed ? onCard.length : onCard.findLastIndex(({ id }) => byLine.has(id));
   const lines = onCard.flatMap((line, i): string[] => {
