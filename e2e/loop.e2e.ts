@@ -130,12 +130,17 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await fill(page, 'Count', '5');
     await page.getByLabel('Vault Blue from').selectOption({ label: 'stock 4 %' });
     const amounts = page.getByRole('table', { name: 'Old and new amounts' });
+    const steps = page.getByRole('table', { name: 'Old and new steps' });
     // 1.1 % on 500 g is 5.5 g, 137.5 mL of a 4 % stock; then it was 2.2 g, 220 mL of 1 %.
-    await expect(
-      amounts.getByRole('row', { name: /Vault Blue, 1 % stock → 4 % stock.*220 mL.*138 mL/ }),
-    ).toBeVisible();
+    await expect(steps.getByRole('row', { name: /Pour Vault Blue 4 %.*220 mL.*138 mL/ })).toBeVisible();
+    // What nobody planned is dyed again like the rest: 9.858 mL on 200 g are 24.6 on 500.
+    await expect(steps.getByRole('row', { name: /Pour Bell Red 1 %.*9\.9 mL.*24\.6 mL/ })).toBeVisible();
     await expect(amounts.getByRole('row', { name: /Vault Blue, depth.*1\.1 %.*1\.1 %/ })).toBeVisible();
-    await expect(amounts.getByRole('row', { name: /^Goods.*200 g.*500 g/ })).toBeVisible();
+    await expect(amounts.getByRole('row', { name: /→ Ratchet Sock.*200 g.*500 g/ })).toBeVisible();
+    await page.getByLabel('Depth', { exact: true }).selectOption('a step deeper');
+    // The next rung over 1.15 % is 2 %: every dye by the same share.
+    await expect(amounts.getByRole('row', { name: /Vault Blue, depth.*1\.1 %.*1\.91 %/ })).toBeVisible();
+    await page.getByLabel('Depth', { exact: true }).selectOption('as it was');
     await page.getByRole('button', { name: 'Begin this batch' }).click();
     await expect(page).toHaveURL(/pots\//);
     await expect(page.getByText(/5 × Ratchet Sock/)).toBeVisible();

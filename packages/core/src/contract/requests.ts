@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { againSchema } from '../again/again';
+import { formulationSchema } from '../recipe/recipe';
 import { batchSchema } from '../record/batch';
 
 /** GET /api/batches */
@@ -19,8 +21,16 @@ export const bookQuerySchema = z.object({
 export type BookQuery = z.infer<typeof bookQuerySchema>;
 
 /** POST /api/batches: begin a batch. The server gives the code and writes the card. */
-export const beginBatchSchema = batchSchema.omit({ events: true, code: true, card: true });
+export const beginBatchSchema = batchSchema
+  .omit({ events: true, code: true, card: true })
+  .extend({ formulation: formulationSchema });
 export type BeginBatch = z.infer<typeof beginBatchSchema>;
+
+/** POST /api/batches/:id/again: dye the record of a batch again. The server maps its acts. */
+export const dyeAgainSchema = batchSchema
+  .pick({ id: true, name: true, startedAt: true })
+  .extend({ to: againSchema });
+export type DyeAgainRequest = z.infer<typeof dyeAgainSchema>;
 
 /** POST /api/instruments/scale/hand: what the simulated hand lays on the scale, or null to clear it. */
 export const handSchema = z.object({

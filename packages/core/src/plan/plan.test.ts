@@ -11,7 +11,8 @@ import { formulate } from '../recipe/materials';
 import { planFormulation } from './plan';
 import type { AcidTime } from '../method/acidTimes';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
-import { goodsGrams, rescaleRecipe } from '../recipe/scale';
+import { goodsGrams, pourFrom } from '../recipe/scale';
+import { resizeRecipe } from './resize';
 
 type Changes = NonNullable<Parameters<typeof formulation>[0]>;
 const pass = (changes: Partial<NonNullable<Changes['passes']>[number]>): NonNullable<Changes['passes']> => [
@@ -337,7 +338,7 @@ describe('properties', () => {
         const factor = goodsGrams(goods) / goodsGrams(any.goods);
         const before = planFormulation(formulate('x', any, SHELF));
         const after = planFormulation(
-          formulate('x', rescaleRecipe(any, { goods, depthOn: 'goods' }, SHELF), SHELF),
+          formulate('x', resizeRecipe(any, { kind: 'same depth', goods }, before), SHELF),
         );
         after.passes[0]!.pours.forEach((pour, i) => {
           const old = before.passes[0]!.pours[i]!;
@@ -358,31 +359,25 @@ describe('dyeing on other goods', () => {
         acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 100, when: 'start' }],
       }),
     });
-    const tripled = rescaleRecipe(
+    const tripled = resizeRecipe(
       fixed,
-      { goods: [goodsLine({ id: 'g1', baseId: 'wool', count: 6, gramsEach: 100 })], depthOn: 'goods' },
-      SHELF,
+      { kind: 'same depth', goods: [goodsLine({ id: 'g1', baseId: 'wool', count: 6, gramsEach: 100 })] },
+      planFormulation(formulate('x', fixed, SHELF)),
     );
     expect(tripled.passes[0]!.water).toEqual({ basis: 'volume', value: 18_000 });
     expect(tripled.passes[0]!.acids[0]!.value).toBe(300);
   });
-  test('a yarn that is 80 % dyeable gets 80 % of the dye for the same color', () => {
-    const onBlend = rescaleRecipe(
-      recipe(),
-      { goods: [goodsLine({ id: 'g1', baseId: 'blend', count: 2, gramsEach: 100 })], depthOn: 'dyeable' },
-      SHELF,
-    );
-    expect(onBlend.passes[0]!.dyes[0]!.entry).toEqual({
-      school: 'depth',
-      percent: expect.closeTo(0.8, 12) as number,
-    });
-  });
   test('another jar gives other volumes of the same dye', () => {
-    const stronger = rescaleRecipe(
-      recipe(),
-      { goods: recipe().goods, stockFor: { blue: 'blue-4' }, depthOn: 'goods' },
-      SHELF,
-    );
+    const [only] = recipe().passes;
+    const stronger = {
+      ...recipe(),
+      passes: [
+        {
+          ...only!,
+          dyes: only!.dyes.map((line) => (line.dyeId === 'blue' ? pourFrom(line, 'blue-4', SHELF) : line)),
+        },
+      ],
+    };
     const lines = comparePlans(
       planFormulation(formulation()),
       planFormulation(formulate('x', stronger, SHELF)),
@@ -394,15 +389,5 @@ describe('dyeing on other goods', () => {
       'Vault Blue, 1 % stock → 4 % stock',
       'Water',
     ]);
-  });
-  test('goods without dyeable fiber are refused', () => {
-    const cotton = { ...SHELF.bases[0]!, id: 'cotton', fibers: [{ fiber: 'cotton' as const, percent: 100 }] };
-    expect(() =>
-      rescaleRecipe(
-        recipe(),
-        { goods: [goodsLine({ id: 'g', baseId: 'cotton', count: 1, gramsEach: 100 })], depthOn: 'dyeable' },
-        { ...SHELF, bases: [...SHELF.bases, cotton] },
-      ),
-    ).toThrow(/takes acid dye/);
   });
 });

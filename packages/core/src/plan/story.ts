@@ -6,7 +6,7 @@ import { acidsAt, toppedUp } from '../method/bath';
 import type { Written } from '../method/line';
 import { ready } from '../method/ready';
 import type { AnyScene, Scene } from '../method/scene';
-import type { VesselRole } from '../process/act';
+import { DYED_IN } from '../process/act';
 import { emptyState, type State } from '../process/state';
 import { lineGrams } from '../recipe/lineGrams';
 import { named } from '../recipe/materials';
@@ -271,14 +271,11 @@ function bringGoods({ recipe, water }: Formulation, bases: readonly Base[]): Wri
   });
 }
 
-/** Vessels that goods are dyed in: the first of them is the one on the shelf that was chosen. */
-const MAIN: readonly VesselRole[] = ['pot', 'pan', 'tray', 'wrap'];
-
 const bringVessel =
   ({ pot }: Formulation): Telling['vessel'] =>
   (state, id, role) => {
     const isMain =
-      MAIN.includes(role) && !state.vessels.values().some((vessel) => MAIN.includes(vessel.role));
+      DYED_IN.includes(role) && !state.vessels.values().some((vessel) => DYED_IN.includes(vessel.role));
     const known = isMain ? pot : null;
     return {
       id: `bring.vessel.${id}`,

@@ -28,6 +28,17 @@ export const VESSEL_ROLES = [
   'melting ice',
 ] as const;
 
+/** Vessels that goods are dyed in: the first of them in a list is the one on the shelf that was chosen. */
+export const DYED_IN: readonly (typeof VESSEL_ROLES)[number][] = ['pot', 'pan', 'tray', 'wrap'];
+
+/** Vessels that never have goods in them. */
+export const CUPS: readonly (typeof VESSEL_ROLES)[number][] = [
+  'mixing cup',
+  'paint cup',
+  'working dilution',
+  'jar',
+];
+
 /** What an act is for, where its kind alone does not say. */
 export const PURPOSES = [
   'soak',

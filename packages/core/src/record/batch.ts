@@ -1,8 +1,21 @@
 import { z } from 'zod';
 import { codeSchema, idSchema, instantSchema, nameSchema } from '../shelf/common';
-import { formulationSchema } from '../recipe/recipe';
+import { dyeLineSchema, formulationSchema, passSchema, recipeSchema } from '../recipe/recipe';
 import { cardSchema } from './card';
 import { eventSchema } from './event';
+
+/** What a batch was begun from. A pass that got no dye, or that nobody planned, has none. */
+const begunFromSchema = formulationSchema.extend({
+  recipe: recipeSchema.extend({
+    passes: z
+      .array(
+        passSchema.extend({
+          dyes: z.array(dyeLineSchema).max(24, { error: 'A pass can have at most 24 dyes.' }),
+        }),
+      )
+      .max(12, { error: 'A batch can have at most 12 passes.' }),
+  }),
+});
 
 /** A batch: what was decided, the card as it stood when the dyeing began, and everything that happened since. */
 export const batchSchema = z.strictObject({
@@ -14,7 +27,7 @@ export const batchSchema = z.strictObject({
   /** The batch this one repeats. */
   againOf: idSchema.nullable().default(null),
   startedAt: instantSchema,
-  formulation: formulationSchema,
+  formulation: begunFromSchema,
   card: cardSchema,
   events: z.array(eventSchema).default([]),
 });

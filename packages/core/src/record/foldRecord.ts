@@ -1,6 +1,6 @@
 import type { Batch } from './batch';
 import type { Event } from './event';
-import { BATH_READINGS } from './words';
+import { BATH_READINGS, CLEAR } from './words';
 import { standingEvents } from './standing';
 import { Recording, type LeftOut, type RecordedAct } from './recording';
 import type { State } from '../process/state';
@@ -9,10 +9,12 @@ import type { State } from '../process/state';
 export interface FoldedRecord {
   /** What was done, in the order in which it was. */
   acts: readonly RecordedAct[];
+  /** The same as far as the goods hanging dry, as the card says; no dye and no acid is in it but what went in. */
+  toTheEnd: readonly RecordedAct[];
   leftOut: readonly LeftOut[];
   /** What there is now. */
   now: State;
-  /** The same once the goods have lain and hung as the card says; no dye and no acid is in it but what went in. */
+  /** And once `toTheEnd` is done. */
   end: State;
 }
 
@@ -29,7 +31,7 @@ export function foldRecord(batch: Batch): FoldedRecord {
   const { state: now } = recording;
   const [acts, leftOut] = [[...recording.acts], [...recording.leftOut]];
   recording.takeRestAsDone();
-  return { acts, leftOut, now, end: recording.state };
+  return { acts, toTheEnd: recording.acts, leftOut, now, end: recording.state };
 }
 
 /** Acts beside which somebody saw dye in the bath: the last before a look that says so, and the next after it. */
@@ -42,7 +44,7 @@ function seenUnclear(inOrder: readonly Event[]): Set<string> {
     const { act, id } = event;
     if (act.kind === 'look') {
       if (act.of !== 'bath' || !isReading(act.answer)) continue;
-      seen = act.answer !== 'clear';
+      seen = act.answer !== CLEAR;
       if (seen && last !== null) unclear.add(last);
       continue;
     }

@@ -1,4 +1,4 @@
-import type { Act, ActOf } from '../process/act';
+import { CUPS, type Act, type ActOf } from '../process/act';
 import { minutesOf } from '../process/amountOf';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
@@ -11,6 +11,7 @@ import type { Event, EventOf } from './event';
 import { A_MOMENT, afterAMoment, standing, takesOut } from './moment';
 import { plannedDone } from './standing';
 import { vesselOfPass } from './unplanned';
+import { CLEAR } from './words';
 
 /**
  * How an act came into the fold of a record: somebody entered it; it goes without saying; nobody ticked it, but
@@ -140,7 +141,7 @@ export class Recording {
         ? this.ontoGoods(act)
         : act;
     this.do({ id: planned ?? id, act: really, came: 'entered', planned });
-    if (act.kind === 'look' && act.of === 'bath' && act.answer === 'clear') this.seenClear(id, act.pass);
+    if (act.kind === 'look' && act.of === 'bath' && act.answer === CLEAR) this.seenClear(id, act.pass);
   }
 
   /** Time passes in the vessels whose clock runs, until something else is done. @param planned the act that is done now */
@@ -174,6 +175,7 @@ export class Recording {
   private ontoGoods(act: Act): Act {
     if (act.kind !== 'put' || !('vessel' in act.into)) return act;
     const { vessel } = act.into;
+    if (CUPS.includes(this.state.vessels.get(vessel)?.role ?? 'pot')) return act;
     const inLiquid = this.lines.some(
       (line) => line.act.kind === 'place' && line.act.vessel === vessel && line.act.reach !== 'none',
     );

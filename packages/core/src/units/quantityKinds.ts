@@ -223,6 +223,14 @@ export const QUANTITY_KINDS = {
     ladder: [5, 10, 15, 20, 25, 30, 33.3333, 40, 50, 60, 66.6667, 70, 75, 80, 90, 100],
     aboveZero: true,
   },
+  dyePercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'share of the dye of then',
+    possible: [1, 2000],
+    usual: [25, 400],
+    ladder: [25, 50, 75, 80, 90, 100, 110, 125, 150, 200, 300, 400],
+  },
   drainPercent: {
     dimension: 'percent',
     unit: '%',

@@ -71,6 +71,33 @@ test('a request repeated after a lost answer changes nothing', async () => {
   await start('b1', { name: 'Another' }).expect(409);
 });
 
+test('a record is dyed again by its acts, once however often it is asked', async () => {
+  await start('b1').expect(201);
+  await enter('b1', poured('e1', 220)).expect(201);
+  const line = FORMULATION.recipe.goods[0]!;
+  const to = {
+    goods: [{ line: line.id, baseId: line.baseId, count: 2 * line.count, gramsEach: line.gramsEach }],
+  };
+  const asked = { id: 'b2', name: 'Again', startedAt: '2026-11-26T08:00:00.000Z', to };
+  const post = (body: object) => request(studio.app).post('/api/batches/b1/again').send(body);
+  const { body: made } = await post(asked).expect(201);
+  expect(made).toMatchObject({ id: 'b2', code: '26-002', againOf: 'b1', name: 'Again', events: [] });
+  const pour = made.card.acts.find(({ id }: { id: string }) => id === 'p1.dye.d1');
+  // 220 mL really went in, on half the goods.
+  expect(pour.act.amount).toBeCloseTo(440, 9);
+  expect((await post(asked).expect(201)).body).toEqual(made);
+  expect((await request(studio.app).get('/api/batches')).body.total).toBe(2);
+  await post({ ...asked, startedAt: '2026-11-27T08:00:00.000Z' }).expect(409);
+  await post({ ...asked, id: 'b3', to: { goods: [{ ...to.goods[0], baseId: 'nothing' }] } }).expect(400);
+  await request(studio.app)
+    .post('/api/batches/nobody/again')
+    .send({ ...asked, id: 'b4' })
+    .expect(404);
+  // What it made is a batch like any other: read again, and added to.
+  await enter('b2', { ...poured('e2', 440), planned: 'p1.dye.d1' }).expect(201);
+  expect((await request(studio.app).get('/api/batches/b2').expect(200)).body.events).toHaveLength(1);
+});
+
 test('events sent at once all land, one after the other', async () => {
   await start('b1');
   await Promise.all(

@@ -8,6 +8,7 @@ import {
   summarizeBatch,
   type Batch,
   type BeginBatch,
+  type Card,
 } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import { list } from '../shelf/store';
@@ -39,25 +40,25 @@ export async function beginBatch(
   const plan = planFormulation(formulation);
   const stops = plan.notices.find((notice) => notice.blocks);
   if (stops) throw new FieldError('formulation', stops.text);
-  const card = cardSchema.safeParse(cardOf(formulation, plan));
-  if (!card.success)
-    throw new FieldError(
-      'formulation',
-      'Some amount of this plan is beyond what any vessel holds. Look for a strength or a depth that is far too small or too large.',
-    );
   return insertBatch(
     storage,
-    {
-      ...begin,
-      code: await nextCode(storage, begin.startedAt, transaction),
-      card: card.data,
-      events: [],
-    },
+    { ...begin, code: '', card: writable(cardOf(formulation, plan)), events: [] },
     transaction,
   );
 }
 
-/** Writes a whole batch, as an import does. The document has been checked before. */
+/** A card that a record can be made of. @throws FieldError when an amount is beyond all that can be measured */
+export function writable(card: Card): Card {
+  const read = cardSchema.safeParse(card);
+  if (!read.success)
+    throw new FieldError(
+      'formulation',
+      'Some amount of this plan is beyond what any vessel holds. Look for a strength or a depth that is far too small or too large.',
+    );
+  return read.data;
+}
+
+/** Writes a whole batch; one without a code gets the next. It has been checked before. */
 export async function insertBatch(storage: Storage, batch: Batch, transaction: Transaction): Promise<Batch> {
   const coded =
     batch.code === '' ? { ...batch, code: await nextCode(storage, batch.startedAt, transaction) } : batch;

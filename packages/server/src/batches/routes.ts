@@ -1,6 +1,7 @@
 import { Router } from 'express';
-import { API, beginBatchSchema, bookQuerySchema, eventSchema } from '@ythrion/core';
+import { API, beginBatchSchema, bookQuerySchema, dyeAgainSchema, eventSchema } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
+import { beginAgain } from './again';
 import { beginBatch } from './begin';
 import { bookPage } from './book';
 import { addEvent } from './events';
@@ -22,6 +23,12 @@ export function batchRoutes(storage: Storage): Router {
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);
     response.status(201).json(await storage.write((transaction) => beginBatch(storage, begin, transaction)));
+  });
+  router.post(`${API.batches}/:id/again`, async (request, response) => {
+    const ask = dyeAgainSchema.parse(request.body);
+    response
+      .status(201)
+      .json(await storage.write((transaction) => beginAgain(storage, request.params.id, ask, transaction)));
   });
   router.post(`${API.batches}/:id/events`, async (request, response) => {
     const event = eventSchema.parse(request.body);

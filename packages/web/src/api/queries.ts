@@ -1,4 +1,10 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type QueryClient,
+} from '@tanstack/react-query';
 import {
   API,
   type BatchResponse,
@@ -8,6 +14,7 @@ import {
   type Colorway,
   type ColorwayOnList,
   type CopiesResponse,
+  type DyeAgainRequest,
   type Event,
   type Finding,
   type ImportReport,
@@ -107,13 +114,27 @@ export function useBeginBatch() {
   return useMutation({
     mutationFn: (begin: BeginBatch) => ask<BatchResponse>(API.batches, 'POST', begin),
     retry: retryUnlessRefused,
-    onSuccess: () =>
-      Promise.all([
-        queries.invalidateQueries({ queryKey: KEYS.batches }),
-        queries.invalidateQueries({ queryKey: KEYS.running }),
-      ]),
+    onSuccess: () => begun(queries),
   });
 }
+
+/** Begins a batch that dyes the record of another again. */
+export function useBeginAgain(ofId: string) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (begin: DyeAgainRequest) =>
+      ask<BatchResponse>(`${API.batches}/${ofId}/again`, 'POST', begin),
+    retry: retryUnlessRefused,
+    onSuccess: () => begun(queries),
+  });
+}
+
+/** Another batch is wet: the lists are asked for anew. */
+const begun = (queries: QueryClient): Promise<unknown> =>
+  Promise.all([
+    queries.invalidateQueries({ queryKey: KEYS.batches }),
+    queries.invalidateQueries({ queryKey: KEYS.running }),
+  ]);
 
 /**
  * Adds an event to a batch's record; once it is acknowledged it stands in what this device shows of it. The batch is

@@ -1,0 +1,104 @@
+import { chooseTool, MOST_ERROR_PERCENT } from '../amounts/chooseTool';
+import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
+import type { PlanContext } from '../plan/notices';
+import type { Told } from '../plan/tell';
+import { vesselHeat } from '../plan/vesselHeat';
+import { amountOf } from '../process/amountOf';
+import type { Formulation } from '../recipe/recipe';
+import type { Stock } from '../shelf/stock';
+
+/** Something worth a second look before a record is dyed again: a code with its values. */
+export type AgainNotice =
+  | { code: 'too small'; vessel: string; holdsMl: number; needsMl: number; blocks: true }
+  | { code: 'jar short'; stock: Stock; holdsMl: number; needsMl: number; blocks: false }
+  | { code: 'jar old'; stock: Stock; days: number; blocks: false }
+  | { code: 'no tool'; dyeId: string; amount: number; unit: 'mL' | 'g'; blocks: false }
+  | {
+      code: 'coarse';
+      dyeId: string;
+      amount: number;
+      unit: 'mL' | 'g';
+      tool: string;
+      percent: number;
+      blocks: false;
+    };
+
+/** What to say of a card made from a record. */
+export function againNotices(
+  told: readonly Told[],
+  { pot, stocks, tools }: Formulation,
+  { left = {}, today }: PlanContext = {},
+): AgainNotice[] {
+  return [...vesselNotices(told, pot), ...jarNotices(told, stocks, left, today), ...toolNotices(told, tools)];
+}
+
+/** The fullest that the chosen vessel becomes. */
+function vesselNotices(told: readonly Told[], pot: Formulation['pot']): AgainNotice[] {
+  if (!pot) return [];
+  let needsMl = 0;
+  for (const { act } of told)
+    if (act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.shelfId === pot.id)
+      for (const { after } of told) {
+        const { waterMl, fiberGrams } = vesselHeat(after, act.thing.vessel);
+        needsMl = Math.max(needsMl, waterMl > 0 ? waterMl + fiberGrams : 0);
+      }
+  return needsMl > pot.capacityMl
+    ? [{ code: 'too small', vessel: pot.name, holdsMl: pot.capacityMl, needsMl, blocks: true }]
+    : [];
+}
+
+function jarNotices(
+  told: readonly Told[],
+  stocks: readonly Stock[],
+  left: NonNullable<PlanContext['left']>,
+  today: string | undefined,
+): AgainNotice[] {
+  const drawn = new Map<string, number>();
+  for (const { act } of told)
+    if (
+      act.kind === 'put' &&
+      act.material.kind === 'dye' &&
+      act.material.stockId !== null &&
+      act.unit === 'mL'
+    )
+      drawn.set(act.material.stockId, (drawn.get(act.material.stockId) ?? 0) + (act.amount ?? 0));
+  return [...drawn].flatMap(([id, needsMl]): AgainNotice[] => {
+    const stock = stocks.find((jar) => jar.id === id);
+    if (!stock) return [];
+    const holdsMl = Math.max(0, left[id] ?? stock.volumeMl);
+    const days = today === undefined ? null : jarAgeDays(stock, today);
+    return [
+      ...(needsMl > holdsMl + 1e-9
+        ? [{ code: 'jar short' as const, stock, holdsMl, needsMl, blocks: false as const }]
+        : []),
+      ...(days !== null && days > OLD_STOCK_DAYS
+        ? [{ code: 'jar old' as const, stock, days, blocks: false as const }]
+        : []),
+    ];
+  });
+}
+
+function toolNotices(told: readonly Told[], tools: Formulation['tools']): AgainNotice[] {
+  if (tools.length === 0) return [];
+  return told.flatMap(({ act }): AgainNotice[] => {
+    const much = amountOf(act);
+    if (much?.material.kind !== 'dye' || !(much.amount > 0)) return [];
+    const { amount, unit } = much;
+    const { dyeId } = much.material;
+    const chosen = chooseTool(amount, unit, tools);
+    if (!chosen) return [{ code: 'no tool', dyeId, amount, unit, blocks: false }];
+    return chosen.errorPercent > MOST_ERROR_PERCENT
+      ? [
+          {
+            code: 'coarse',
+            dyeId,
+            amount,
+            unit,
+            tool: chosen.tool.name,
+            percent: chosen.errorPercent,
+            blocks: false,
+          },
+        ]
+      : [];
+  });
+}

@@ -1,0 +1,264 @@
+import { BENCH_TOOLS, formulation, POT, RED, SHELF } from '../../test/examples';
+import { also, asPlanned, AT, begunBatch, event, lineOn, tick, withEvents } from '../../test/records';
+import type { Act } from '../process/act';
+import { amountOf } from '../process/amountOf';
+import { depths } from '../process/depths';
+import { dyeSchema } from '../shelf/dye';
+import { lookAct } from '../record/unplanned';
+import type { Batch } from '../record/batch';
+import { foldRecord } from '../record/foldRecord';
+import type { Again } from './again';
+import { dyeAgain } from './dyeAgain';
+import { asItWas, goodsThen } from './goodsAgain';
+
+const shelf = { ...SHELF, pots: [POT], tools: BENCH_TOOLS };
+
+/**
+ * 200 g of wool at 1 % blue and 0.25 % red in 6 L at 1 g/L of acetic acid: 2 g and 0.5 g of dye, so 200 and 50 mL of 1 %
+ * stock; 6 g of acid are 120 mL of 5 % vinegar; 6000 − 200 − 50 − 120 = 5630 mL of water.
+ */
+const plain = (): Batch => {
+  const batch = begunBatch(formulation());
+  return withEvents(batch, asPlanned(batch));
+};
+
+function madeAgain(batch: Batch, change: Partial<Again> = {}, on: typeof shelf = shelf) {
+  const folded = foldRecord(batch);
+  return dyeAgain(batch, folded, { ...asItWas(batch, folded), ...change }, on);
+}
+
+/** What is measured out in the first pass, by act. */
+const measured = (made: ReturnType<typeof madeAgain>) =>
+  Object.fromEntries(
+    made.card.acts.flatMap(({ id, act }) => {
+      const much = act.purpose === 'soak' ? null : amountOf(act);
+      return much ? [[id, Number(much.amount.toFixed(9))]] : [];
+    }),
+  );
+
+const AS_IT_WAS = { 'p1.run.bath': 5630, 'p1.dye.d1': 200, 'p1.dye.d2': 50, 'p1.acid.bath': 120 };
+
+test.each([
+  ['unchanged', {}, {}],
+  [
+    'a jar of 4 %: a quarter of the stock, water makes it up',
+    { stockFor: { blue: 'blue-4' } },
+    { 'p1.dye.d1': 50, 'p1.run.bath': 5780 },
+  ],
+  ['weighed as powder', { stockFor: { blue: null } }, { 'p1.dye.d1': 2, 'p1.run.bath': 5830 }],
+  [
+    'twice the dye: nothing else but the water that it takes the place of',
+    { dyePercent: 200 },
+    { 'p1.dye.d1': 400, 'p1.dye.d2': 100, 'p1.run.bath': 5380 },
+  ],
+  [
+    'a yarn of which 80 % takes dye: 80 % of the dye',
+    { goods: [{ line: 'g1', baseId: 'blend', count: 2, gramsEach: 100, weighedGrams: null }] },
+    { 'p1.dye.d1': 160, 'p1.dye.d2': 40, 'p1.run.bath': 5680 },
+  ],
+  [
+    'the same, with the depth kept on all the goods',
+    {
+      depthOn: 'goods' as const,
+      goods: [{ line: 'g1', baseId: 'blend', count: 2, gramsEach: 100, weighedGrams: null }],
+    },
+    {},
+  ],
+])('%s', (_, change, differs) =>
+  expect(measured(madeAgain(plain(), change))).toEqual({ ...AS_IT_WAS, ...differs }),
+);
+
+test('a lot a quarter stronger: four fifths of it', () => {
+  const stronger = {
+    ...shelf,
+    dyes: [...SHELF.dyes.filter(({ id }) => id !== 'red'), dyeSchema.parse({ ...RED, lotStrength: 1.25 })],
+  };
+  const made = madeAgain(plain(), {}, stronger);
+  expect(measured(made)).toEqual({ ...AS_IT_WAS, 'p1.dye.d2': 40, 'p1.run.bath': 5640 });
+  expect(depths(made.end).get('red')).toBeCloseTo(0.25, 12);
+});
+
+test('a jar of another dye is refused, and so are goods that nothing in takes dye', () => {
+  expect(() => madeAgain(plain(), { stockFor: { blue: 'red-1' } })).toThrow(/does not hold Vault Blue/);
+  const cotton = { ...SHELF.bases[0]!, id: 'cotton', fibers: [{ fiber: 'cotton' as const, percent: 100 }] };
+  expect(() =>
+    madeAgain(
+      plain(),
+      { goods: [{ line: 'g1', baseId: 'cotton', count: 1, gramsEach: 100, weighedGrams: null }] },
+      { ...shelf, bases: [...SHELF.bases, cotton] },
+    ),
+  ).toThrow(/takes acid dye/);
+});
+
+const HEAT = { temperatureC: 85, minutes: 20, rampCPerMin: 1 };
+/** Four lines of goods, two acid times, a skein thrown in when hot, a top-up, a hold that nobody ticked. */
+function fourLines(): Batch {
+  const [pass] = formulation().recipe.passes;
+  const line = (id: string, baseId: string, count: number) => ({ id, baseId, count, gramsEach: 50 });
+  const batch = begunBatch(
+    formulation({
+      goods: [line('g1', 'wool', 1), line('g2', 'sock', 2), line('g3', 'silk', 1), line('g4', 'wool', 2)],
+      passes: [
+        {
+          ...pass!,
+          heat: HEAT,
+          acids: [
+            { material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 120, when: 'start' },
+            { material: 'vinegar', strengthPercent: 5, basis: 'amount', value: 120, when: 'last' },
+          ],
+        },
+      ],
+    }),
+  );
+  const entered = asPlanned(batch);
+  const at = (of: string): number => entered.findIndex((one) => one.kind === 'act' && one.planned === of);
+  const unplanned = (act: Act) => event({ kind: 'act', planned: null, act, written: '', note: '' });
+  const brought = lineOn(batch, 'bring.goods.g1').act;
+  if (brought.kind !== 'bring') throw new Error('no goods');
+  const common = { pass: 'p1', line: null, purpose: null } as const;
+  const skein: Act = { ...brought, line: 'late' };
+  const inPot: Act = {
+    kind: 'place',
+    ...common,
+    goods: ['late'],
+    vessel: 'pot',
+    reach: null,
+    lies: null,
+    wet: true,
+  };
+  const hold = at('p1.hold');
+  return withEvents(batch, [
+    ...entered.slice(0, hold),
+    unplanned(skein),
+    unplanned(inPot),
+    also(batch, { material: { kind: 'water' }, amount: 500, unit: 'mL' }),
+    // The hold itself is not ticked.
+    ...entered.slice(hold + 1),
+  ]);
+}
+
+test('four lines, two acid times, a late skein, a top-up and a hold nobody ticked are all there again', () => {
+  const batch = fourLines();
+  const made = madeAgain(batch);
+  expect(goodsThen(foldRecord(batch)).map(({ line, grams }) => [line, grams])).toEqual([
+    ['g1', 50],
+    ['g2', 100],
+    ['g3', 50],
+    ['g4', 100],
+    ['late', 50],
+  ]);
+  expect(made.formulation.recipe.goods.map(({ id }) => id)).toEqual(['g1', 'g2', 'g3', 'g4', 'late']);
+  const acid = made.card.acts.filter(({ act }) => act.kind === 'put' && act.material.kind === 'acid');
+  expect(acid.map(({ act }) => [act.purpose, amountOf(act)?.amount])).toEqual([
+    ['bath', 120],
+    ['late', 120],
+  ]);
+  expect(made.card.acts.find(({ act }) => act.purpose === 'top up')?.act).toMatchObject({
+    kind: 'run',
+    ml: 500,
+  });
+  expect(made.card.acts.find(({ id }) => id === 'p1.hold')?.act).toMatchObject({ minutes: 20 });
+  const kinds = made.card.acts.map(({ act }) => act.kind);
+  expect(kinds.lastIndexOf('place')).toBeLessThan(kinds.lastIndexOf('hold'));
+  expect(kinds.lastIndexOf('place')).toBeGreaterThan(kinds.indexOf('heat'));
+});
+
+test('one line doubled, another left out: dye by what takes dye of what is there', () => {
+  const batch = fourLines();
+  const lines = asItWas(batch, foldRecord(batch)).goods;
+  // 350 g then. Doubled g1, without g2 and the late skein: 100 + 50 + 100 = 250 g.
+  const goods = lines
+    .filter(({ line }) => line !== 'g2' && line !== 'late')
+    .map((line) => (line.line === 'g1' ? { ...line, count: 2 } : line));
+  const then = measured(madeAgain(batch));
+  const now = measured(madeAgain(batch, { goods }));
+  expect(now['p1.dye.d1']).toBeCloseTo((then['p1.dye.d1']! * 250) / 350, 9);
+  expect(now['p1.acid.late']).toBeCloseTo((120 * 250) / 350, 9);
+});
+
+test('a cure for a rinse that bled is none of the dyeing, unless it has dye in it', () => {
+  const batch = plain();
+  const rinsed = event({
+    kind: 'act',
+    planned: null,
+    act: lookAct(null, 'rinse', 'colored'),
+    written: '',
+    note: '',
+  });
+  const acid = also(
+    batch,
+    { material: { kind: 'acid', acid: 'citric', strengthPercent: 100 }, amount: 3, unit: 'g' },
+    null,
+  );
+  const dye = also(batch, {
+    material: { kind: 'dye', dyeId: 'red', stockId: 'red-1', strengthPercent: 1, lotStrength: 1 },
+    amount: 5,
+    unit: 'mL',
+  });
+  const made = madeAgain(withEvents(batch, [...batch.events, rinsed, acid, dye]));
+  const ids = made.card.acts.map(({ id }) => id);
+  expect(ids).toContain(dye.id);
+  expect(ids).not.toContain(acid.id);
+  expect(made.compared.filter(({ why }) => why === 'cure').map(({ then }) => then?.id)).toEqual([acid.id]);
+});
+
+test('eleven additions to a cup, half of it poured: one put of each dye, half as large', () => {
+  const batch = plain();
+  const common = { pass: 'p1', line: null, purpose: null } as const;
+  const act = (done: object) =>
+    event({ kind: 'act', planned: null, act: { ...common, ...done }, written: '', note: '' });
+  const cup = {
+    kind: 'bring',
+    thing: {
+      kind: 'vessel',
+      vessel: 'cup',
+      role: 'mixing cup',
+      name: 'Cup',
+      shelfId: null,
+      capacityMl: null,
+    },
+  };
+  const into = { vessel: 'cup' };
+  const red = {
+    kind: 'put',
+    material: { kind: 'dye', dyeId: 'red', stockId: 'red-1', strengthPercent: 1, lotStrength: 1 },
+    amount: 4,
+    unit: 'mL',
+    into,
+  };
+  const blue = { ...red, material: { ...red.material, dyeId: 'blue', stockId: 'blue-1' }, amount: 2 };
+  const poured = { kind: 'move', from: into, to: { vessel: 'pot' }, ml: null, share: 0.5, holds: null };
+  const events = [...batch.events];
+  const before = events.findIndex((one) => one.kind === 'act' && one.planned === 'p1.place.goods');
+  const mixed = [cup, ...Array.from({ length: 10 }, () => red), blue, poured].map(act);
+  events.splice(before, 0, ...mixed);
+  const record = withEvents(batch, events);
+  const made = madeAgain(record);
+  const inCup = made.card.acts.filter(
+    ({ act: one }) => one.kind === 'put' && 'vessel' in one.into && one.into.vessel === 'cup',
+  );
+  expect(inCup.map(({ act: one }) => amountOf(one)?.amount)).toEqual([20, 1]);
+  expect(
+    made.card.acts.find(
+      ({ act: one }) =>
+        one.kind === 'move' && one.to !== null && 'vessel' in one.from && one.from.vessel === 'cup',
+    )?.act,
+  ).toMatchObject({ share: 1 });
+  // 50 + 20 mL of red, 200 + 1 of blue, on 200 g.
+  expect(depths(made.end).get('red')).toBeCloseTo(0.35, 9);
+  expect(depths(made.end).get('blue')).toBeCloseTo(1.005, 9);
+  expect(depths(foldRecord(record).end).get('red')).toBeCloseTo(0.35, 9);
+});
+
+test('what was poured early stays early; water that nobody ticked comes where the card has it', () => {
+  const batch = begunBatch(formulation());
+  const done = (id: string, minute: number) =>
+    tick(batch, id, {}, { at: new Date(Date.parse(AT) + minute * 60_000).toISOString() });
+  const events = [done('p1.dye.d2', 1), done('p1.dye.d1', 2), done('p1.place.goods', 3)];
+  const ids = madeAgain(withEvents(batch, events)).card.acts.map(({ id }) => id);
+  const order = ['p1.run.bath', 'p1.dye.d2', 'p1.dye.d1', 'p1.place.goods', 'rinse'].map((id) =>
+    ids.indexOf(id),
+  );
+  expect(order).toEqual(order.toSorted((one, other) => one - other));
+  expect(ids).not.toContain('p1.acid.bath');
+});

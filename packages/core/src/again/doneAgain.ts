@@ -1,0 +1,93 @@
+import type { Act } from '../process/act';
+import { vesselsNamed } from '../process/vesselsNamed';
+import { cardAct, PLAIN_LINE, type Card, type CardAct } from '../record/card';
+import { CLEAR } from '../record/words';
+import type { RecordedAct } from '../record/recording';
+
+/** An act of a record that is done again: as it was, and its line as the card had it. */
+export interface Repeated {
+  id: string;
+  /** As it was done. */
+  act: Act;
+  /** Its line of the card; for what nobody planned, a plain one of its own. */
+  line: CardAct;
+  /** Whether its vessel had been heated before. */
+  heated: boolean;
+}
+
+/** What is not done again, and why. */
+export interface NotAgain {
+  id: string;
+  act: Act;
+  line: CardAct;
+  why: 'cure' | 'empty dilution';
+}
+
+/** Acts of a record in the order in which they are done again. */
+export interface DoneAgain {
+  repeated: Repeated[];
+  left: NotAgain[];
+}
+
+const isDye = (act: Act): boolean =>
+  (act.kind === 'put' && act.material.kind === 'dye') || (act.kind === 'move' && act.holds?.kind === 'dye');
+
+/**
+ * Which acts of a record are done again. Looks are answers, not acts; time that was counted on the way is part of a wait.
+ * A cure without dye, made because a rinse bled, is none of the dyeing; water for a dilution that no dye went into
+ * neither.
+ * @param acts as far as the goods hanging dry
+ */
+export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
+  const left: NotAgain[] = [];
+  const dyed = new Set(
+    acts.flatMap(({ act }) =>
+      act.kind === 'put' && isDye(act) && 'vessel' in act.into ? [act.into.vessel] : [],
+    ),
+  );
+  const entered: RecordedAct[] = [];
+  const presumed: RecordedAct[] = [];
+  let bled = false;
+  for (const recorded of acts) {
+    const { id, act, planned, came } = recorded;
+    if (act.kind === 'look') {
+      if (act.of === 'rinse') bled = act.answer !== CLEAR;
+      continue;
+    }
+    if (planned === null && (came === 'alongside' || came === 'seen') && act.kind !== 'bring') continue;
+    if (bled && planned === null && came === 'entered' && !isDye(act))
+      left.push({ id, act, line: lineOf(recorded, card), why: 'cure' });
+    else if (act.kind === 'run' && act.purpose === 'dilution' && !dyed.has(act.vessel))
+      left.push({ id, act, line: lineOf(recorded, card), why: 'empty dilution' });
+    else (came === 'entered' ? entered : presumed).push(recorded);
+  }
+  const hot = new Set<string>();
+  const repeated = inOrder(entered, presumed, card).map((recorded): Repeated => {
+    const { id, act } = recorded;
+    const heated = vesselsNamed(act).some((vessel) => hot.has(vessel));
+    if (act.kind === 'heat') hot.add(act.vessel);
+    return { id, act, line: lineOf(recorded, card), heated };
+  });
+  return { repeated, left };
+}
+
+/** What was entered as it was entered; what nobody ticked where the card has it. */
+function inOrder(
+  entered: readonly RecordedAct[],
+  presumed: readonly RecordedAct[],
+  card: Card,
+): RecordedAct[] {
+  const places = new Map(card.acts.map(({ id }, i) => [id, i]));
+  const placeOf = ({ planned }: RecordedAct): number => (planned === null ? -1 : (places.get(planned) ?? -1));
+  const list = [...entered];
+  for (const one of presumed) {
+    const place = placeOf(one);
+    const next = list.findIndex((other) => placeOf(other) > place);
+    list.splice(next < 0 ? list.length : next, 0, one);
+  }
+  return list;
+}
+
+/** The line of the card that an act does; one of its own for what nobody planned. */
+const lineOf = ({ id, act, planned }: RecordedAct, card: Card): CardAct =>
+  cardAct(card, planned) ?? { ...PLAIN_LINE, id, act };

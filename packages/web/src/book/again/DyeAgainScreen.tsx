@@ -1,0 +1,194 @@
+import { useMemo } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link, useNavigate } from 'react-router';
+import {
+  againNoticeWords,
+  againTable,
+  dyeTotals,
+  summarizeBatch,
+  withThen,
+  type Batch,
+  type BatchResponse,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { saidOf } from '../../api/client';
+import { useBeginAgain, useRunning } from '../../api/queries';
+import { Choice } from '../../parts/Choice';
+import { Hank } from '../../parts/Hank';
+import { Notices } from '../../parts/Notices';
+import { OpenedBatch } from '../../parts/OpenedBatch';
+import { QuantityField } from '../../parts/QuantityField';
+import { Waiting } from '../../parts/Waiting';
+import { newId } from '../../parts/newId';
+import { say } from '../../parts/say';
+import { freePot } from '../../pots/freePot';
+import { AgainRows } from './AgainRows';
+import { GoodsNow } from './GoodsNow';
+import { JarsNow } from './JarsNow';
+import { DEPTHS_NOW, useAgain } from './useAgain';
+
+/** Dye a batch again from what was really done: other goods, jars, another vessel; then and now side by side. */
+export function DyeAgainScreen() {
+  return <OpenedBatch>{(batch, shelf) => <Again batch={batch} shelf={shelf} />}</OpenedBatch>;
+}
+
+function Again({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
+  const running = useRunning();
+  // The vessel it is begun in hangs on what is busy.
+  if (dyeTotals(batch.events).length === 0)
+    return (
+      <Box sx={{ p: 3 }}>
+        <Typography sx={{ mb: 2 }}>No dye went into this batch, so there is nothing to dye again.</Typography>
+        <Button component={Link} to={`/book/${batch.id}`} variant="outlined">
+          Back to the record
+        </Button>
+      </Box>
+    );
+  if (!running.data) return <Waiting error={running.error} />;
+  return <AgainForm batch={batch} shelf={shelf} running={running.data} />;
+}
+
+function AgainForm({
+  batch,
+  shelf,
+  running,
+}: {
+  batch: Batch;
+  shelf: ShelfResponse;
+  running: readonly BatchResponse[];
+}) {
+  const pots = shelf.pots.filter((pot) => !pot.retired);
+  const known = useMemo(() => withThen(shelf, batch.formulation), [shelf, batch]);
+  const draft = useAgain(batch, shelf, freePot(pots, running, batch.formulation.pot)?.id ?? null);
+  const { to, change, made, problem, folded } = draft;
+  const begin = useBeginAgain(batch.id);
+  const navigate = useNavigate();
+  const table = useMemo(
+    () => made && againTable(batch, folded, made, known.dyes),
+    [batch, folded, made, known],
+  );
+  const hex = useMemo(
+    () => made && summarizeBatch({ ...batch, ...made, events: [] }, known.dyes).hex,
+    [batch, made, known],
+  );
+  const start = async (): Promise<void> => {
+    try {
+      const next = await begin.mutateAsync({
+        id: newId(),
+        name: batch.name,
+        startedAt: new Date().toISOString(),
+        to,
+      });
+      void navigate(`/pots/${next.id}`);
+    } catch (error) {
+      say(saidOf(error));
+    }
+  };
+  return (
+    <Box sx={{ pb: 3 }}>
+      <Box sx={{ px: 2, pt: 1.5, pb: 1 }}>
+        <Typography variant="body2" color="text.secondary">
+          <Link to={`/book/${batch.id}`}>Batch {batch.code}</Link>, dye again as it was really done
+        </Typography>
+        <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
+          {batch.name}
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          display: 'grid',
+          gap: 3,
+          px: 2,
+          gridTemplateColumns: { xs: '1fr', md: '300px 110px 1fr' },
+          alignItems: 'start',
+        }}
+      >
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <Typography variant="h2">Now on</Typography>
+          <GoodsNow draft={draft} bases={known.bases} />
+          <Choice
+            label="In"
+            value={to.potId ?? ''}
+            options={[
+              { value: '', label: 'no pot named' },
+              ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+            ]}
+            onChange={(id) => change({ potId: id === '' ? null : id })}
+          />
+          <Choice
+            label="Depth"
+            value={draft.depth}
+            options={DEPTHS_NOW.map((depth) => ({
+              value: depth,
+              label: depth === 'other' ? 'another share of the dye' : depth,
+            }))}
+            onChange={draft.setDepth}
+          />
+          {draft.depth === 'other' && (
+            <QuantityField
+              label="Dye, % of then"
+              kind="dyePercent"
+              value={to.dyePercent}
+              onChange={(dyePercent) => change({ dyePercent })}
+            />
+          )}
+          {made?.takesOther && (
+            <Choice
+              label="Keep the depth on"
+              value={to.depthOn}
+              options={[
+                { value: 'dyeable', label: 'the part that takes dye' },
+                { value: 'goods', label: 'all the goods' },
+              ]}
+              onChange={(depthOn) => change({ depthOn })}
+            />
+          )}
+          <JarsNow draft={draft} dyes={known.dyes} stocks={known.stocks} />
+          {problem !== null && <Typography role="alert">✕ {problem}</Typography>}
+          {made && (
+            <Notices
+              notices={made.notices.map((notice) => ({
+                text: againNoticeWords(notice, known.dyes),
+                blocks: notice.blocks,
+                ...(notice.code === 'jar short' && { jarId: notice.stock.id }),
+              }))}
+            />
+          )}
+          <Button
+            variant="contained"
+            disabled={
+              made === null ||
+              problem !== null ||
+              made.notices.some(({ blocks }) => blocks) ||
+              begin.isPending
+            }
+            onClick={() => void start()}
+          >
+            Begin this batch
+          </Button>
+        </Box>
+        <Box sx={{ display: { xs: 'none', md: 'block' }, pt: 4 }}>
+          {hex !== null && (
+            <Hank
+              form="twisted"
+              hex={hex}
+              seed={batch.id}
+              label={`Hank of ${batch.name} as it is to be, an estimate`}
+              width={100}
+              height={200}
+              unevenness={0.25}
+            />
+          )}
+        </Box>
+        {table && (
+          <Box sx={{ display: 'grid', gap: 2 }}>
+            <AgainRows name="Old and new amounts" of="On the goods" rows={table.goods} />
+            <AgainRows name="Old and new steps" of="Step by step" rows={table.acts} />
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+}
