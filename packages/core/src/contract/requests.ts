@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { againSchema } from '../again/again';
+import { againSchema } from '../record/again/again';
 import { formulationSchema } from '../recipe/recipe';
 import { batchSchema } from '../record/batch';
 

@@ -7,3 +7,7 @@ export const ARRANGED = {
   'laid flat': () => 'Lay the goods flat',
   'tied sections': (n: number) => `Tie the goods off in ${n} ${n === 1 ? 'section' : 'sections'}`,
 } as const;
+
+/** How goods lie, in a word or two: `knotted 3×`; null where they lie open. */
+export const liesWords = ({ kind, count }: { kind: keyof typeof ARRANGED; count: number }): string | null =>
+  kind === 'open' ? null : kind === 'laid flat' ? kind : `${kind} ${count}×`;

@@ -2,7 +2,6 @@ import { acidTotal, type ActualAcid } from './acidTotal';
 import { figure, type Figure } from '../figure/figure';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
-import type { Recipe } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import {
@@ -19,7 +18,8 @@ import { besideMeasured } from './besideMeasured';
 import { weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
 import { foldRecord, type FoldedRecord } from './foldRecord';
-import { trueRecipe } from './trueRecipe';
+import { trueRecipe, type TrueRecipe } from './trueRecipe/trueRecipe';
+import { versionOf, type VersionOf } from './trueRecipe/versionOf';
 
 /** One dye as it really went in. */
 export interface ActualDye {
@@ -43,8 +43,10 @@ export interface ActualRecipe {
   dyes: ActualDye[];
   bath: Figure;
   acidPure: ActualAcid | null;
-  /** The true recipe, ready to be dyed again; null while no dye has gone in. */
-  recipe: Recipe | null;
+  /** Pass by pass, as it was. */
+  truly: TrueRecipe;
+  /** As a recipe, for the next version of its colorway; null while no dye has gone in. */
+  version: VersionOf | null;
 }
 
 /**
@@ -61,7 +63,8 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
     dyes: found,
     bath: bathInAll(batch, additions),
     acidPure: acidTotal(additions),
-    recipe: found.length === 0 ? null : trueRecipe(batch, additions),
+    truly: trueRecipe(batch, folded),
+    version: found.length === 0 ? null : versionOf(batch, folded),
   };
 }
 

@@ -1,3 +1,4 @@
+import { pureAcidGrams } from '../acid/acidDose';
 import { additionGrams } from '../amounts/tally';
 import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { cardLines, type Card } from './card';
@@ -41,7 +42,7 @@ export const standardGramsOf = (addition: MeasuredOut): number =>
   addition.material.kind === 'dye' ? dyeGramsOf(addition) * addition.material.lotStrength : 0;
 
 /** The jar that most of a dye came from; null for powder. */
-export function mainJar(additions: readonly PotAddition[]): string | null {
+export function mainJar(additions: readonly MeasuredOut[]): string | null {
   const parts = additions.map(dyeGramsOf);
   const material = additions[parts.indexOf(Math.max(...parts))]?.material;
   return material?.kind === 'dye' ? material.stockId : null;
@@ -65,3 +66,7 @@ export function untickedWater(card: Card, events: readonly Event[], pass?: strin
     0,
   );
 }
+
+/** Pure acid in one addition, g; zero for anything else. */
+export const pureGramsOf = ({ material, amount }: MeasuredOut): number =>
+  material.kind === 'acid' ? pureAcidGrams(amount, material.strengthPercent) : 0;

@@ -44,9 +44,9 @@ test.each(['ice', 'low immersion', 'immersion', 'painting', 'painted stack'] as 
   '%s poured as planned and dyed again takes the same acid and water',
   (kind) => {
     const batch = dyed(kind);
-    const { recipe, bath } = actualRecipe(batch, SHELF.dyes);
+    const { version, bath } = actualRecipe(batch, SHELF.dyes);
     const [planned] = planFormulation(batch.formulation).passes;
-    const [again] = planFormulation({ ...batch.formulation, recipe: recipe! }).passes;
+    const [again] = planFormulation({ ...batch.formulation, recipe: version!.recipe }).passes;
     expect(bath.value).toBeCloseTo(planned!.bath.value, 6);
     expect(planned!.acids[0]!.amount.value).toBeGreaterThan(1);
     expect(again!.acids[0]!.amount.value).toBeCloseTo(planned!.acids[0]!.amount.value, 6);

@@ -3,10 +3,10 @@ import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
 import { fiberInBath } from '../plan/fiberInBath';
 import type { Pass } from '../recipe/recipe';
-import { additionsOf, liquidMl, untickedWater } from './additions';
+import { additionsOf, liquidMl, pureGramsOf, untickedWater } from './additions';
 import type { Batch } from './batch';
 import type { CardPass } from './card';
-import { pureGramsOf, trueBathMl } from './trueRecipe';
+import { trueBathMl } from './trueBath';
 import { actsDone } from './standing';
 
 /** What a measured pH means for the bath it was read in. */

@@ -63,7 +63,7 @@ describe('from what was poured back to the recipe', () => {
           expect(Math.abs(back.dyes[1]!.dos.value - strong)).toBeLessThan(1e-9);
           expect(back.dyes[1]!.plannedDos).toBeCloseTo(strong, 9);
           expect(departures(dyed, SHELF.dyes)).toEqual([]);
-          const again = planFormulation(formulate('x', back.recipe!, SHELF));
+          const again = planFormulation(formulate('x', back.version!.recipe, SHELF));
           expect(again.passes[0]!.bath.value / its.passes[0]!.bath.value).toBeCloseTo(1, 9);
           expect(again.passes[0]!.acids[0]!.amount.value / its.passes[0]!.acids[0]!.amount.value).toBeCloseTo(
             1,
@@ -116,7 +116,7 @@ describe('from what was poured back to the recipe', () => {
     expect(against(events)).toBe('Pour Vault Blue 1 %: 150 mL instead of 200 mL.');
     expect(against([...events, closed])).toMatch(/Bell Red 1 %: not ticked, so it did not go in/);
     expect(against([...events, closed])).toMatch(/Add white vinegar to the bath: not ticked/);
-    expect(actual([]).recipe).toBeNull();
+    expect(actual([]).version).toBeNull();
   });
 
   test('acid of two kinds is added up by equal equivalents and called an estimate', () => {
@@ -250,8 +250,8 @@ test('nothing of a record is planned anew: a batch reads alike after its recipe 
       tools: [],
     },
   };
-  const { recipe: _, ...was } = actualRecipe(dyed, SHELF.dyes);
-  const { recipe: __, ...is } = actualRecipe(otherwise, SHELF.dyes);
+  const { version: _, ...was } = actualRecipe(dyed, SHELF.dyes);
+  const { version: __, ...is } = actualRecipe(otherwise, SHELF.dyes);
   expect(written(is)).toEqual(written(was));
   expect(written(summarizeBatch(otherwise, SHELF.dyes))).toEqual(written(summarizeBatch(dyed, SHELF.dyes)));
   expect(recordState(otherwise, otherwise.events, SHELF.dyes)).toEqual(

@@ -8,7 +8,7 @@ import { goodsWords, weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName, dyeTotals, type DyeTotal } from './dyeTotals';
 import type { Event, EventOf } from './event';
 import { standingEvents } from './standing';
-import { depthOnLine, lineOfDye } from './trueRecipe';
+import { depthOnLine, lineOfDye } from './lineOfDye';
 
 /** A batch as one line of the Book. */
 export interface BatchSummary {

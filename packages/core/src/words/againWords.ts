@@ -1,6 +1,6 @@
-import type { AgainNotice } from '../again/againNotices';
-import type { ComparedAct, DyedAgain, NotNow } from '../again/dyeAgain';
-import { goodsThen } from '../again/goodsAgain';
+import type { AgainNotice } from '../record/again/againNotices';
+import type { ComparedAct, DyedAgain, NotNow } from '../record/again/dyeAgain';
+import { goodsThen } from '../record/again/goodsAgain';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { amountOf, minutesOf } from '../process/amountOf';

@@ -1,5 +1,6 @@
 import { formatAmount } from '../units/formatQuantity';
 import { methodFacts } from '../method';
+import { liesWords } from '../method/arranged';
 import type { PlannedPass } from '../plan/planTypes';
 import type { Pass } from '../recipe/recipe';
 
@@ -14,8 +15,7 @@ const WHEN = {
 /** A whole pass as one sentence, for when it is folded. */
 export function passSentence(pass: Pass, planned: PlannedPass): string {
   const dyes = pass.dyes.length === 1 ? (planned.pours[0]?.dyeName ?? '1 dye') : `${pass.dyes.length} dyes`;
-  const { kind, count } = pass.arrangement;
-  const lies = kind === 'open' ? [] : [kind === 'laid flat' ? kind : `${kind} ${count}×`];
+  const lies = liesWords(pass.arrangement);
   const acid =
     planned.acids.length === 0
       ? 'no acid'
@@ -27,7 +27,7 @@ export function passSentence(pass: Pass, planned: PlannedPass): string {
     dyes,
     formatAmount(planned.dos.value, '%'),
     methodFacts(pass.method.kind).label,
-    ...lies,
+    ...(lies === null ? [] : [lies]),
     ...(pass.goodsGoIn === 'dry' ? ['goods dry'] : []),
     acid,
     heat,

@@ -13,19 +13,14 @@ import {
   ABSURD_DEPTH_PERCENT,
   dayOf,
   depthWords,
-  entryAmount,
   eventWords,
-  figure,
   goodsWords,
   formatAmount,
   setMethodFacts,
   summarizeBatch,
   type Batch,
-  type Dye,
-  type Recipe,
   vesselOfCard,
   weightOfGoods,
-  METHODS,
   type ShelfResponse,
 } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
@@ -35,6 +30,8 @@ import { batchView } from '../pots/batchView';
 import { CheckBar } from '../pots/CheckBar';
 import { CloseBatch } from '../pots/CloseBatch';
 import { useRecord } from '../pots/useRecord';
+import { KeepVersion } from './KeepVersion';
+import { TrueParts } from './TrueParts';
 
 /** One batch as it really was: its true recipe, where it left the plan, and everything that happened, in order. */
 export function BatchScreen() {
@@ -42,7 +39,7 @@ export function BatchScreen() {
 }
 
 function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
-  const { state, actual, departures, unticked, reading } = useMemo(
+  const { state, actual, truly, departures, unticked, reading } = useMemo(
     () => batchView(batch, shelf.dyes),
     [batch, shelf.dyes],
   );
@@ -105,7 +102,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           component={Link}
           to={`/book/${batch.id}/again`}
           variant={state.closed ? 'contained' : 'outlined'}
-          disabled={actual.recipe === null}
+          disabled={actual.version === null}
         >
           Dye again
         </Button>
@@ -161,9 +158,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
               </TableBody>
             </Table>
           </Box>
-          {actual.recipe && actual.recipe.passes.length > 1 && (
-            <ByPass recipe={actual.recipe} dyes={reading.dyes} />
-          )}
+          <TrueParts parts={truly} />
           <Typography component="div" sx={{ mt: 1.5 }}>
             <FigureText figure={weightOfGoods(batch.card)} name="Weight of goods" /> of{' '}
             {goodsWords(batch.card)}. Bath <FigureText figure={actual.bath} name="Bath as it was" />
@@ -172,10 +167,9 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                 , with <FigureText figure={actual.acidPure.grams} name="Pure acid that went in" /> of acid
               </>
             )}
-            . Set by {setMethodFacts(set.method).label} at{' '}
-            <FigureText figure={figure(set.temperatureC, '°C', 'as decided')} name="Set temperature" /> for{' '}
-            <FigureText figure={figure(set.minutes, 'min', 'as decided')} name="Hold" />.
+            . Set by {setMethodFacts(set.method).label}.
           </Typography>
+          <KeepVersion batch={batch} version={actual.version} reading={reading} />
           <Typography variant="h2" sx={{ mt: 2 }}>
             Against the plan
           </Typography>
@@ -231,25 +225,6 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           <CloseBatch recorder={recorder} batchId={batch.id} rest={[]} />
         </Box>
       )}
-    </Box>
-  );
-}
-
-/** What really went in, pass by pass, each dye on the goods it was for. */
-function ByPass({ recipe, dyes }: { recipe: Recipe; dyes: readonly Dye[] }) {
-  return (
-    <Box component="ol" aria-label="True recipe by pass" sx={{ mt: 1, mb: 0, pl: 2.5 }}>
-      {recipe.passes.map((pass) => (
-        <Typography component="li" variant="body2" key={pass.id}>
-          {METHODS[pass.method.kind].label}:{' '}
-          {pass.dyes
-            .map(
-              (line) =>
-                `${formatAmount(entryAmount(line.entry), '%')} ${dyes.find((dye) => dye.id === line.dyeId)?.name ?? ''}`,
-            )
-            .join(', ')}
-        </Typography>
-      ))}
     </Box>
   );
 }

@@ -1,16 +1,20 @@
 import {
   actualRecipe,
   departures,
+  trueWords,
   untickedWords,
   type ActualRecipe,
   type Batch,
   type Dye,
+  type TruePart,
 } from '@ythrion/core';
 import { potView, type PotView } from './potView';
 
 /** Everything a screen shows of one batch, computed in one place. */
 export interface BatchView extends PotView {
   actual: ActualRecipe;
+  /** The same in words, pass by pass. */
+  truly: TruePart[];
   /** Where it left its card, one sentence each. */
   departures: string[];
   /** What nobody ticked and what nothing could be made of, one sentence each. */
@@ -24,6 +28,7 @@ export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
   return {
     ...pot,
     actual,
+    truly: trueWords(actual.truly, pot.reading),
     unticked: untickedWords(actual.folded, pot.reading),
     departures: departures(batch, pot.reading.dyes),
   };

@@ -1,5 +1,5 @@
-import type { Shelf } from '../recipe/materials';
-import type { Formulation } from '../recipe/recipe';
+import type { Shelf } from '../../recipe/materials';
+import type { Formulation } from '../../recipe/recipe';
 
 /** The shelf with what an old record refers to and is no longer on it. */
 export const withThen = <S extends Shelf>(shelf: S, { bases, dyes, stocks }: Formulation): S => ({

@@ -1,12 +1,12 @@
-import { dyeGramsOf } from '../record/additions';
-import { amountOf } from '../process/amountOf';
-import { depthOfShade } from '../amounts/dyeMass';
-import { methodFacts, passShare } from '../method';
-import { lineShare } from '../recipe/entryContext';
-import { lineGrams } from '../recipe/lineGrams';
-import type { DyeLine, GoodsLine, Pass, Recipe } from '../recipe/recipe';
-import { quantityKind } from '../units/quantityKinds';
-import type { Told } from '../plan/tell';
+import { dyeGramsOf } from '../additions';
+import { amountOf } from '../../process/amountOf';
+import { depthOfShade } from '../../amounts/dyeMass';
+import { methodFacts, passShare } from '../../method';
+import { lineShare } from '../../recipe/entryContext';
+import { lineGrams } from '../../recipe/lineGrams';
+import type { DyeLine, GoodsLine, Pass, Recipe } from '../../recipe/recipe';
+import { quantityKind } from '../../units/quantityKinds';
+import type { Told } from '../../plan/tell';
 
 /** Deepest that a line of a recipe can be, %. */
 const [, DEEPEST] = quantityKind('dos').possible;

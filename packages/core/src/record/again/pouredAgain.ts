@@ -1,11 +1,11 @@
-import { FieldError } from '../figure/fieldError';
-import { additionGrams } from '../amounts/tally';
-import { stockMl } from '../amounts/stock';
-import type { Written } from '../method/line';
-import type { ActOf, Purpose } from '../process/act';
-import type { Material } from '../process/material';
-import { named, type Shelf } from '../recipe/materials';
-import type { Stock } from '../shelf/stock';
+import { FieldError } from '../../figure/fieldError';
+import { additionGrams } from '../../amounts/tally';
+import { stockMl } from '../../amounts/stock';
+import type { Written } from '../../method/line';
+import type { ActOf } from '../../process/act';
+import type { Material } from '../../process/material';
+import { named, type Shelf } from '../../recipe/materials';
+import type { Stock } from '../../shelf/stock';
 import type { Again } from './again';
 import type { Repeated } from './doneAgain';
 import type { Reach } from './reach';
@@ -82,17 +82,15 @@ export interface DilutionNow {
 
 /** Something put in, as it is put in now; null for what is not any more. */
 export function putAgain(
-  { id, act, line, heated }: Repeated & { act: ActOf<'put'> },
+  { id, act, line }: Repeated & { act: ActOf<'put'> },
   pouring: Pouring,
 ): Written | null {
   const { reach, to, shelf } = pouring;
   const { material, amount, into } = act;
   const times = 'place' in into ? reach.ofPlace(into.place.piece) : reach.ofVessel(into.vessel);
   if (material.kind !== 'dye') {
-    const purpose =
-      act.purpose === 'unplanned' && material.kind === 'acid' ? acidPurpose(heated) : act.purpose;
     return times > 0
-      ? { ...line, id, act: { ...act, purpose, amount: amount === null ? null : amount * times } }
+      ? { ...line, id, act: { ...act, amount: amount === null ? null : amount * times } }
       : null;
   }
   const now = dyeNow(material, 'vessel' in into && reach.isBath(into.vessel), to, shelf);
@@ -102,17 +100,14 @@ export function putAgain(
     act.purpose === 'dilution' && 'vessel' in into ? pouring.dilutions.get(into.vessel) : undefined;
   // Weighed powder goes in by itself: nobody dilutes it.
   if (made?.now.isWeighed) return null;
-  const purpose = act.purpose === 'unplanned' ? 'dose' : act.purpose;
   return {
     ...line,
     id,
     askedGrams: act.purpose === 'dilution' ? null : askedOf(act.unit, amount, material, factor),
     madeUp: line.madeUp && made ? { ...line.madeUp, ml: line.madeUp.ml * made.liquid } : line.madeUp,
-    act: { ...act, purpose, ...measuredNow(act.unit, amount, material, now, factor) },
+    act: { ...act, ...measuredNow(act.unit, amount, material, now, factor) },
   };
 }
-
-const acidPurpose = (heated: boolean): Purpose => (heated ? 'late' : 'bath');
 
 const gramsIn = (unit: 'mL' | 'g', amount: number, { strengthPercent }: DyeMaterial): number =>
   additionGrams({ unit, amount, strengthPercent: strengthPercent ?? 0 });

@@ -1,18 +1,18 @@
 import fc from 'fast-check';
-import { depth, SHELF } from '../../test/examples';
-import { also, asPlanned, begunBatch, measuredPh, tick, withEvents } from '../../test/records';
-import { formulate } from '../recipe/materials';
-import { METHOD_KINDS, METHODS, sectionsOf } from '../method';
-import { entryAmount } from '../recipe/dyeEntry';
-import { planFormulation } from '../plan/plan';
-import { recipeSchema, type Formulation } from '../recipe/recipe';
-import { toolSchema } from '../shelf/tool';
-import { departures } from '../words/departures';
-import { actualRecipe } from './actualRecipe';
-import type { Batch } from './batch';
-import { phAdvice, bathPhNow } from './phAdvice';
-import { recordState } from './recordState';
-import { summarizeBatch } from './summary';
+import { depth, SHELF } from '../../../test/examples';
+import { also, asPlanned, begunBatch, measuredPh, tick, withEvents } from '../../../test/records';
+import { formulate } from '../../recipe/materials';
+import { METHOD_KINDS, METHODS, sectionsOf } from '../../method';
+import { entryAmount } from '../../recipe/dyeEntry';
+import { planFormulation } from '../../plan/plan';
+import { recipeSchema, type Formulation } from '../../recipe/recipe';
+import { toolSchema } from '../../shelf/tool';
+import { departures } from '../../words/departures';
+import { actualRecipe } from '../actualRecipe';
+import type { Batch } from '../batch';
+import { phAdvice, bathPhNow } from '../phAdvice';
+import { recordState } from '../recordState';
+import { summarizeBatch } from '../summary';
 
 const formulationOf = (
   kinds: readonly (keyof typeof METHODS)[],
@@ -69,13 +69,13 @@ test('every way, alone and after another: plan → poured as planned → recipe 
         const dyed = dyedAsPlanned(formulation);
         const back = actualRecipe(dyed, SHELF.dyes);
         expect(departures(dyed, SHELF.dyes)).toEqual([]);
-        expect(back.recipe!.passes).toHaveLength(kinds.length);
-        back.recipe!.passes.forEach((pass) => {
+        expect(back.version!.recipe.passes).toHaveLength(kinds.length);
+        back.version!.recipe.passes.forEach((pass) => {
           expect(Math.abs(entryAmount(pass.dyes[0]!.entry) - percent)).toBeLessThan(1e-9);
           expect(Math.abs(entryAmount(pass.dyes[1]!.entry) - percent / 3)).toBeLessThan(1e-9);
         });
         // And it can be dyed again: the same grams of every dye.
-        const again = planFormulation(formulate('x', back.recipe!, SHELF));
+        const again = planFormulation(formulate('x', back.version!.recipe, SHELF));
         expect(again.totals.dye.value / plan.totals.dye.value).toBeCloseTo(1, 9);
       },
     ),
@@ -127,8 +127,8 @@ test('what nobody planned belongs to the pass its event names', () => {
       pass,
     );
     // Whenever it came in: a late word about an earlier pass stays with that pass.
-    const { recipe } = actualRecipe(withEvents(batch, [...asPlanned(batch), extra]), SHELF.dyes);
-    return recipe!.passes.findIndex((pass) => pass.dyes.some((line) => line.dyeId === 'strong'));
+    const { version } = actualRecipe(withEvents(batch, [...asPlanned(batch), extra]), SHELF.dyes);
+    return version!.recipe.passes.findIndex((pass) => pass.dyes.some((line) => line.dyeId === 'strong'));
   };
   expect(addedIn('p0')).toBe(0);
   expect(addedIn('p1')).toBe(1);
@@ -141,8 +141,8 @@ test('a pass that got no dye is left out, and the one after it gets a bath of it
   );
   const dyed = withEvents(batch, events);
   const back = actualRecipe(dyed, SHELF.dyes);
-  expect(back.recipe!.passes.map((pass) => pass.id)).toEqual(['p1']);
-  expect(back.recipe!.passes[0]!.water.basis).not.toBe('kept');
+  expect(back.version!.recipe.passes.map((pass) => pass.id)).toEqual(['p1']);
+  expect(back.version!.recipe.passes[0]!.water.basis).not.toBe('kept');
   expect(departures(dyed, SHELF.dyes)).toHaveLength(2);
 });
 

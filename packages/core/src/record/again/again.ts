@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idSchema } from '../shelf/common';
-import { quantity } from '../shelf/quantitySchema';
+import { idSchema } from '../../shelf/common';
+import { quantity } from '../../shelf/quantitySchema';
 
 /** One line of goods of a record, as it is to be there now. A line that is not named is left out. */
 export const goodsAgainSchema = z.strictObject({

@@ -1,11 +1,11 @@
-import { mostHeldMmol } from '../acid/fiberUptake';
-import { dyeableShare } from '../amounts/dyeableShare';
-import type { Written } from '../method/line';
-import type { Act, ActOf } from '../process/act';
-import { lineGrams } from '../recipe/lineGrams';
-import { named, type Shelf } from '../recipe/materials';
-import type { Formulation, GoodsLine } from '../recipe/recipe';
-import type { Pot } from '../shelf/pot';
+import { mostHeldMmol } from '../../acid/fiberUptake';
+import { dyeableShare } from '../../amounts/dyeableShare';
+import type { Written } from '../../method/line';
+import type { Act, ActOf } from '../../process/act';
+import { lineGrams } from '../../recipe/lineGrams';
+import { named, type Shelf } from '../../recipe/materials';
+import type { Formulation, GoodsLine } from '../../recipe/recipe';
+import type { Pot } from '../../shelf/pot';
 import type { Repeated } from './doneAgain';
 import { movedAgain, putAgain, type Pouring } from './pouredAgain';
 import type { Reach } from './reach';
@@ -21,16 +21,15 @@ export interface Mapping extends Pouring {
 
 /** An act of a record as it is done now; null for what is not any more. @throws FieldError */
 export function mapAct(repeated: Repeated, mapping: Mapping): Written | null {
-  const { id, act, line, heated } = repeated;
+  const { id, act, line } = repeated;
   const { reach } = mapping;
   const plain: Written = { ...line, id };
   switch (act.kind) {
     case 'bring':
       return broughtAgain(plain, act, mapping);
     case 'run': {
-      const purpose = act.purpose === 'unplanned' ? (heated ? 'top up' : 'bath') : act.purpose;
       const ml = act.ml === null ? null : act.ml * reach.ofVessel(act.vessel);
-      return ml === 0 ? null : { ...plain, act: { ...act, purpose, ml } };
+      return ml === 0 ? null : { ...plain, act: { ...act, ml } };
     }
     case 'put':
       return putAgain({ ...repeated, act }, mapping);

@@ -1,18 +1,16 @@
-import type { Act } from '../process/act';
-import { vesselsNamed } from '../process/vesselsNamed';
-import { cardAct, PLAIN_LINE, type Card, type CardAct } from '../record/card';
-import { CLEAR } from '../record/words';
-import type { RecordedAct } from '../record/recording';
+import type { Act } from '../../process/act';
+import { vesselsNamed } from '../../process/vesselsNamed';
+import { cardAct, PLAIN_LINE, type Card, type CardAct } from '../card';
+import { CLEAR } from '../words';
+import type { RecordedAct } from '../recording';
 
 /** An act of a record that is done again: as it was, and its line as the card had it. */
 export interface Repeated {
   id: string;
-  /** As it was done. */
+  /** As it was done; what nobody planned with the purpose that it had. */
   act: Act;
   /** Its line of the card; for what nobody planned, a plain one of its own. */
   line: CardAct;
-  /** Whether its vessel had been heated before. */
-  heated: boolean;
 }
 
 /** What is not done again, and why. */
@@ -66,7 +64,7 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
     const { id, act } = recorded;
     const heated = vesselsNamed(act).some((vessel) => hot.has(vessel));
     if (act.kind === 'heat') hot.add(act.vessel);
-    return { id, act, line: lineOf(recorded, card), heated };
+    return { id, act: { ...act, purpose: purposeOf(act, heated) }, line: lineOf(recorded, card) };
   });
   return { repeated, left };
 }
@@ -86,6 +84,14 @@ function inOrder(
     list.splice(next < 0 ? list.length : next, 0, one);
   }
   return list;
+}
+
+/** What something was added for though nobody planned it. @param heated whether its vessel had been heated before */
+function purposeOf(act: Act, heated: boolean): Act['purpose'] {
+  if (act.purpose !== 'unplanned') return act.purpose;
+  if (act.kind === 'run') return heated ? 'top up' : 'bath';
+  if (act.kind === 'put' && act.material.kind === 'acid') return heated ? 'late' : 'bath';
+  return isDye(act) ? 'dose' : null;
 }
 
 /** The line of the card that an act does; one of its own for what nobody planned. */

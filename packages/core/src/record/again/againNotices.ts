@@ -1,11 +1,11 @@
-import { chooseTool, MOST_ERROR_PERCENT } from '../amounts/chooseTool';
-import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
-import type { PlanContext } from '../plan/notices';
-import type { Told } from '../plan/tell';
-import { vesselHeat } from '../plan/vesselHeat';
-import { amountOf } from '../process/amountOf';
-import type { Formulation } from '../recipe/recipe';
-import type { Stock } from '../shelf/stock';
+import { chooseTool, MOST_ERROR_PERCENT } from '../../amounts/chooseTool';
+import { jarAgeDays, OLD_STOCK_DAYS } from '../../shelf/jarAge';
+import type { PlanContext } from '../../plan/notices';
+import type { Told } from '../../plan/tell';
+import { vesselHeat } from '../../plan/vesselHeat';
+import { amountOf } from '../../process/amountOf';
+import type { Formulation } from '../../recipe/recipe';
+import type { Stock } from '../../shelf/stock';
 
 /** Something worth a second look before a record is dyed again: a code with its values. */
 export type AgainNotice =

@@ -1,11 +1,11 @@
-import { dyeableShare } from '../amounts/dyeableShare';
-import { FieldError } from '../figure/fieldError';
-import type { Thing } from '../process/act';
-import { lineGrams } from '../recipe/lineGrams';
-import { named, type Shelf } from '../recipe/materials';
-import { goodsLineSchema, type GoodsLine, type Recipe } from '../recipe/recipe';
-import type { Batch } from '../record/batch';
-import type { FoldedRecord } from '../record/foldRecord';
+import { dyeableShare } from '../../amounts/dyeableShare';
+import { FieldError } from '../../figure/fieldError';
+import type { Thing } from '../../process/act';
+import { lineGrams } from '../../recipe/lineGrams';
+import { named, type Shelf } from '../../recipe/materials';
+import { goodsLineSchema, type GoodsLine, type Recipe } from '../../recipe/recipe';
+import type { Batch } from '../batch';
+import type { FoldedRecord } from '../foldRecord';
 import type { Again, GoodsAgain } from './again';
 import type { LineOfGoods } from './reach';
 

@@ -1,7 +1,7 @@
-import { width } from '../process/exposure';
-import { gotBy } from '../process/received';
-import type { Act } from '../process/act';
-import type { Piece, State } from '../process/state';
+import { width } from '../../process/exposure';
+import { gotBy } from '../../process/received';
+import type { Act } from '../../process/act';
+import type { Piece, State } from '../../process/state';
 
 /** One line of goods as it was and as it is to be. A line that is left out weighs nothing then. */
 export interface LineOfGoods {

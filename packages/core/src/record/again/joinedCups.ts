@@ -1,5 +1,5 @@
-import type { Act, ActOf } from '../process/act';
-import type { RecordedAct } from '../record/recording';
+import type { Act, ActOf } from '../../process/act';
+import type { RecordedAct } from '../recording';
 
 /** Something put or run into a cup. */
 type Into = RecordedAct & { act: ActOf<'put'> | ActOf<'run'> };

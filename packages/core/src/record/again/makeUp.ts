@@ -1,4 +1,4 @@
-import type { Act } from '../process/act';
+import type { Act } from '../../process/act';
 
 /** An act of a record beside the same act as it is to be there now. */
 export interface Changed {

@@ -1,0 +1,57 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import { colorwaySchema, titleOf, type Batch, type Reading, type VersionOf } from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { useColorway, useSaveColorway } from '../api/queries';
+import { newId } from '../parts/newId';
+import { say } from '../parts/say';
+
+/** One tap makes what was really dyed the next version of its colorway, or a colorway of its own. */
+export function KeepVersion({
+  batch,
+  version,
+  reading,
+}: {
+  batch: Batch;
+  version: VersionOf | null;
+  reading: Reading;
+}) {
+  const versions = useColorway(batch.colorwayId ?? '', batch.colorwayId !== null);
+  const save = useSaveColorway();
+  const navigate = useNavigate();
+  if (version === null) return null;
+  const [newest] = versions.data ?? [];
+  const keep = async (): Promise<void> => {
+    const next = colorwaySchema.safeParse({
+      id: newest?.id ?? newId(),
+      code: newest?.code ?? '',
+      name: newest?.name ?? batch.name,
+      note: `As batch ${batch.code} was really dyed.`,
+      version: (newest?.version ?? 0) + 1,
+      recipe: version.recipe,
+    });
+    if (!next.success) return void say(next.error.issues[0]?.message ?? 'This cannot be kept as a recipe.');
+    try {
+      const kept = await save.mutateAsync(next.data);
+      say(`Kept as version ${kept.version}.`);
+      void navigate(`/colorways/${kept.id}`);
+    } catch (error) {
+      say(saidOf(error));
+    }
+  };
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      <Button variant="outlined" disabled={save.isPending || versions.isLoading} onClick={() => void keep()}>
+        {newest ? `Keep as version ${newest.version + 1} of ${newest.name}` : 'Keep as a colorway'}
+      </Button>
+      {version.lost.length > 0 && (
+        <Typography variant="body2" sx={{ mt: 0.5 }}>
+          A recipe has no words for: {version.lost.map(({ line }) => titleOf(line, reading)).join('; ')}. Dye
+          again does it all the same.
+        </Typography>
+      )}
+    </Box>
+  );
+}
