@@ -160,16 +160,26 @@ test('a batch is closed with lines unticked: what closing makes of them is said 
   await expect(page.getByRole('region', { name: 'Verdict' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Close without ticking the rest …' }).click();
   const verdict = page.getByRole('region', { name: 'Verdict' });
+  const asked = (title: string) => verdict.getByRole('group', { name: title, exact: true });
   await expect(
-    verdict.getByText(/^Taken as done as planned: Lift the goods in.*Spin and hang to dry\.$/),
-  ).toBeVisible();
+    asked('Lift the goods in, open, and stir').getByRole('button', { name: 'done as planned' }),
+  ).toHaveAttribute('aria-pressed', 'true');
   await expect(
-    verdict.getByText('Did not go in: Add white vinegar to the bath. If it did, tick it first.'),
-  ).toBeVisible();
+    asked('Add white vinegar to the bath').getByRole('button', { name: 'did not go in' }),
+  ).toHaveAttribute('aria-pressed', 'true');
+  // The rinse was forgotten; the vinegar had gone in.
+  await asked('Rinse cool, one drop of dish soap as the bleed test')
+    .getByRole('button', { name: 'not done' })
+    .click();
+  await asked('Add white vinegar to the bath').getByRole('button', { name: 'went in as planned' }).click();
   await verdict.getByRole('button', { name: 'usable' }).click();
   await verdict.getByRole('button', { name: 'Close the batch' }).click();
   await expect(page).toHaveURL(/book\/b15-angelus/);
-  await expect(page.getByText(/^Not ticked, taken as done as planned: Lift the goods in/)).toBeVisible();
+  await expect(page.getByText(/^Not ticked, but done as planned: Lift the goods in/)).toBeVisible();
+  await expect(
+    page.getByText('Not done: Rinse cool, one drop of dish soap as the bleed test.'),
+  ).toBeVisible();
+  await expect(page.getByText(/Add white vinegar to the bath: not ticked/)).toHaveCount(0);
   await expect(page.getByRole('row', { name: /Foundry Rose.*0\.44 g.*0\.22 %/ })).toBeVisible();
 });
 

@@ -18,6 +18,7 @@ import { besideMeasured } from './besideMeasured';
 import { weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
 import { foldRecord, type FoldedRecord } from './foldRecord';
+import { questionsOf, type Question } from './questions';
 import { trueRecipe, type TrueRecipe } from './trueRecipe/trueRecipe';
 import { versionOf, type VersionOf } from './trueRecipe/versionOf';
 
@@ -40,6 +41,8 @@ export interface ActualDye {
 export interface ActualRecipe {
   /** Its acts, as they come to. */
   folded: FoldedRecord;
+  /** Lines that nobody ticked, and what was said of them. */
+  questions: Question[];
   dyes: ActualDye[];
   bath: Figure;
   acidPure: ActualAcid | null;
@@ -60,6 +63,7 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
   const found = actualDyes(batch, folded.end, additions, [...batch.formulation.dyes, ...dyes]);
   return {
     folded,
+    questions: questionsOf(batch, folded),
     dyes: found,
     bath: bathInAll(batch, additions),
     acidPure: acidTotal(additions),

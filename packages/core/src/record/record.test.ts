@@ -6,7 +6,10 @@ import type { MeasuredOut } from '../process/amountOf';
 import { formulate } from '../recipe/materials';
 import { planFormulation } from '../plan/plan';
 import { departures } from '../words/departures';
-import { closingWords } from '../words/unticked';
+import { openLines, untickedWords } from '../words/unticked';
+import { dyeAgain } from './again/dyeAgain';
+import { asItWas } from './again/goodsAgain';
+import { answered, type Answer } from './answers';
 import { actualRecipe } from './actualRecipe';
 import { dyeTotalOf, dyeTotals } from './dyeTotals';
 import type { Event } from './event';
@@ -92,17 +95,52 @@ describe('from what was poured back to the recipe', () => {
     ]);
   });
 
-  test('closing says what it makes of the lines that nobody ticked', () => {
-    const said = (events: Event[]) => {
+  test('closing asks of every line that nobody ticked, and what is said of it stands', () => {
+    const open = (events: Event[]) => {
       const dyed = withEvents(batch, events);
-      return closingWords(recordState(dyed, events, SHELF.dyes), { batch: dyed, dyes: SHELF.dyes });
+      return openLines(recordState(dyed, events, SHELF.dyes), { batch: dyed, dyes: SHELF.dyes });
     };
-    expect(said(asPlanned(batch))).toEqual([]);
-    const [done, not] = said([tick(batch, 'p1.dye.d1')]);
-    expect(done).toMatch(/^Taken as done as planned: .*Run water into the pot; .*Spin and hang to dry\.$/);
-    expect(not).toBe(
-      'Did not go in: Pour Bell Red 1 %; Add white vinegar to the bath. If it did, tick it first.',
-    );
+    expect(open(asPlanned(batch))).toEqual([]);
+    const ticked = [tick(batch, 'p1.dye.d1')];
+    expect(
+      open(ticked)
+        .filter(({ done }) => !done)
+        .map(({ title }) => title),
+    ).toEqual(['Pour Bell Red 1 %', 'Add white vinegar to the bath']);
+    expect(open(ticked).filter(({ done }) => done)[1]?.title).toBe('Run water into the pot');
+    // Nothing more is due: topping up is only asked about where it was done.
+    expect(open(ticked).some(({ line }) => line.act.purpose === 'top up')).toBe(false);
+  });
+
+  test('a line said not to have been done is not in the fold, nor dyed again; the last word counts', () => {
+    const closed = event({ kind: 'closed', outcome: 'as wanted', standing: 'trial', note: '' });
+    const say = (answer: Answer) => event({ ...answered({ id: 'hold.set' }, answer) });
+    const of = (events: Event[]) => {
+      const dyed = withEvents(batch, [...asPlanned(batch).slice(0, 6), ...events, closed]);
+      const { folded, questions } = actualRecipe(dyed, SHELF.dyes);
+      const made = dyeAgain(dyed, folded, asItWas(dyed, folded), { ...SHELF, pots: [] });
+      return {
+        held: folded.acts.some(({ id }) => id === 'hold.set'),
+        again: made.card.acts.some(({ id }) => id === 'hold.set'),
+        said: untickedWords(questions, folded, { batch: dyed, dyes: SHELF.dyes }).join(' '),
+      };
+    };
+    expect(of([])).toMatchObject({
+      held: true,
+      again: true,
+      said: expect.stringMatching(/^Not ticked, taken as done as planned: .*Hold at 88/) as string,
+    });
+    expect(of([say('done')])).toMatchObject({
+      held: true,
+      again: true,
+      said: expect.stringMatching(/Not ticked, but done as planned: Hold at 88/) as string,
+    });
+    expect(of([say('not done')])).toMatchObject({
+      held: false,
+      again: false,
+      said: expect.stringMatching(/Not done: Hold at 88/) as string,
+    });
+    expect(of([say('not done'), say('done')])).toMatchObject({ held: true });
   });
 
   test('a line that was struck, or never ticked, did not go in', () => {

@@ -9,6 +9,7 @@ import type { Batch } from './batch';
 import type { CardAct } from './card';
 import type { Event, EventOf } from './event';
 import { A_MOMENT, afterAMoment, standing, takesOut } from './moment';
+import { answersOf } from './answers';
 import { plannedDone } from './standing';
 import { vesselOfPass } from './unplanned';
 import { CLEAR } from './words';
@@ -94,7 +95,7 @@ export class Recording {
   state: State;
   private readonly lines: readonly CardAct[];
   private readonly places: ReadonlyMap<string, number>;
-  /** Acts of the card that somebody entered, now or later, and those that were taken as done. */
+  /** Acts of the card that somebody entered, now or later, or said were not done, and those that were taken as done. */
   private readonly accounted: Set<string>;
   /** Vessels that the card lays goods into. */
   private readonly dyedIn: ReadonlySet<string>;
@@ -111,6 +112,7 @@ export class Recording {
     this.dyedIn = new Set(card.acts.flatMap(({ act }) => (act.kind === 'place' ? [act.vessel] : [])));
     this.places = new Map(card.acts.map(({ id }, i) => [id, i]));
     this.accounted = plannedDone(batch.events);
+    for (const [line, answer] of answersOf(batch.events)) if (answer === 'not done') this.accounted.add(line);
     this.state = emptyState(
       { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
       card.passes.map(({ id }) => id),

@@ -1,6 +1,7 @@
 import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';
+import { lineAsked } from '../record/answers';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import type { Event, EventOf } from '../record/event';
@@ -23,10 +24,15 @@ export function eventWords(event: Event, reading: Reading): string {
     case 'noted':
       return event.text;
     case 'answered':
-      return `Answered: ${event.answer}`;
+      return answerWords(event, reading);
     case 'closed':
       return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
   }
+}
+
+function answerWords({ question, answer }: EventOf<'answered'>, reading: Reading): string {
+  const line = cardAct(reading.batch.card, lineAsked(question));
+  return line ? `${titleOf(line, reading)}: ${answer}, said afterwards` : `Answered: ${answer}`;
 }
 
 /** The card's line that an event does; for an act nobody planned, the act by itself. */

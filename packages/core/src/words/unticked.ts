@@ -1,41 +1,52 @@
 import type { Impossible } from '../process/impossible';
 import type { FoldedRecord } from '../record/foldRecord';
 import { cardAct, type CardAct } from '../record/card';
+import type { Question } from '../record/questions';
 import { mayBePresumed } from '../record/recording';
 import type { RecordState } from '../record/recordState';
 import { isPutIn } from './departures';
 import { titleOf, type Reading } from './lineWords';
 
-/** What a record takes as done though nobody ticked it, and what in it nothing could be made of; a sentence each. */
-export function untickedWords({ acts, leftOut }: FoldedRecord, reading: Reading): string[] {
-  const title = (planned: string | null): string => {
-    const line = cardAct(reading.batch.card, planned);
-    return line ? titleOf(line, reading) : 'Something nobody planned';
-  };
-  const presumed = acts.flatMap(({ came, planned }) => (came === 'presumed' ? [title(planned)] : []));
+/** What became of lines that nobody ticked, and what nothing could be made of; a sentence each. */
+export function untickedWords(
+  questions: readonly Question[],
+  { leftOut }: Pick<FoldedRecord, 'leftOut'>,
+  reading: Reading,
+): string[] {
+  const list = (answer: Question['answer']): string =>
+    questions
+      .filter((question) => question.answer === answer)
+      .map(({ line }) => titleOf(line, reading))
+      .join('; ');
+  const say = (words: string, titles: string): string[] => (titles === '' ? [] : [`${words}: ${titles}.`]);
   return [
-    ...(presumed.length === 0 ? [] : [`Not ticked, taken as done as planned: ${presumed.join('; ')}.`]),
-    ...leftOut.map(
-      ({ planned, why }) => `${title(planned)}: left out of the figures, for ${REASONS[why.code]}.`,
-    ),
+    ...say('Not ticked, taken as done as planned', list(null)),
+    ...say('Not ticked, but done as planned', list('done')),
+    ...say('Not done', list('not done')),
+    ...leftOut.map(({ planned, why }) => {
+      const line = cardAct(reading.batch.card, planned);
+      const title = line ? titleOf(line, reading) : 'Something nobody planned';
+      return `${title}: left out of the figures, for ${REASONS[why.code]}.`;
+    }),
   ];
 }
 
-/** What closing a batch makes of the lines that nobody ticked, one sentence each; none when all are ticked. */
-export function closingWords({ lines }: RecordState, reading: Reading): string[] {
-  const open = lines.filter(({ status }) => status !== 'done').map(({ line }) => line);
-  const list = (isMeant: (line: CardAct) => boolean): string =>
-    open
-      .filter(isMeant)
-      .map((line) => titleOf(line, reading))
-      .join('; ');
-  const done = list(mayBePresumed);
-  const not = list((line) => isPutIn(line.act));
-  return [
-    ...(done === '' ? [] : [`Taken as done as planned: ${done}.`]),
-    ...(not === '' ? [] : [`Did not go in: ${not}. If it did, tick it first.`]),
-  ];
+/** A line that is still open when a batch is to be closed, and what closing makes of it unless somebody says otherwise. */
+export interface OpenLine {
+  line: CardAct;
+  title: string;
+  /** True: taken as done as planned. False: it did not go in. */
+  done: boolean;
 }
+
+/** What there is to say of every line that is open when a batch is to be closed; topping up is only due when some is missing. */
+export const openLines = ({ lines }: RecordState, reading: Reading): OpenLine[] =>
+  lines.flatMap(({ status, line }): OpenLine[] => {
+    const done = mayBePresumed(line);
+    return status !== 'done' && (done || isPutIn(line.act))
+      ? [{ line, title: titleOf(line, reading), done }]
+      : [];
+  });
 
 /** Why an act comes to nothing, in words. */
 const REASONS: Record<Impossible['code'], string> = {

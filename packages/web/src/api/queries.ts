@@ -122,8 +122,7 @@ export function useBeginBatch() {
 export function useBeginAgain(ofId: string) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (begin: DyeAgainRequest) =>
-      ask<BatchResponse>(`${API.batches}/${ofId}/again`, 'POST', begin),
+    mutationFn: (begin: DyeAgainRequest) => ask<BatchResponse>(`${API.batches}/${ofId}/again`, 'POST', begin),
     retry: retryUnlessRefused,
     onSuccess: () => begun(queries),
   });

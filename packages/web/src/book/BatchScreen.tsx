@@ -30,6 +30,7 @@ import { batchView } from '../pots/batchView';
 import { CheckBar } from '../pots/CheckBar';
 import { CloseBatch } from '../pots/CloseBatch';
 import { useRecord } from '../pots/useRecord';
+import { AskedLines } from './AskedLines';
 import { KeepVersion } from './KeepVersion';
 import { TrueParts } from './TrueParts';
 
@@ -184,6 +185,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
               ))}
             </Box>
           )}
+          {state.closed && <AskedLines questions={actual.questions} reading={reading} recorder={recorder} />}
           {unticked.map((line) => (
             <Typography key={line} sx={{ mt: 1 }}>
               {line}

@@ -14,7 +14,9 @@ const Formulation = lazy(async () => ({
 }));
 const Book = lazy(async () => ({ default: (await import('../book/BookScreen')).BookScreen }));
 const Batch = lazy(async () => ({ default: (await import('../book/BatchScreen')).BatchScreen }));
-const DyeAgain = lazy(async () => ({ default: (await import('../book/again/DyeAgainScreen')).DyeAgainScreen }));
+const DyeAgain = lazy(async () => ({
+  default: (await import('../book/again/DyeAgainScreen')).DyeAgainScreen,
+}));
 const Shelf = lazy(async () => ({ default: (await import('../shelf/ShelfScreen')).ShelfScreen }));
 const Pots = lazy(async () => ({ default: (await import('../pots/PotsScreen')).PotsScreen }));
 const PourCard = lazy(async () => ({ default: (await import('../pots/PourCardScreen')).PourCardScreen }));

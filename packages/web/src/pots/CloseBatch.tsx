@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { OUTCOMES, STANDINGS } from '@ythrion/core';
+import { answered, lineDone, OUTCOMES, STANDINGS, type NewEvent, type OpenLine } from '@ythrion/core';
 import { WordToggle } from '../parts/WordToggle';
 import { TextLine } from '../parts/TextLine';
 import type { useRecord } from './useRecord';
@@ -19,17 +19,22 @@ export function CloseBatch({
 }: {
   recorder: ReturnType<typeof useRecord>;
   batchId: string;
-  /** What closing makes of lines that nobody ticked, in words; none when all are. */
-  rest: readonly string[];
+  /** Lines that nobody ticked; none when all are. */
+  rest: readonly OpenLine[];
 }) {
   const [asked, setAsked] = useState(false);
   const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
   const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
   const [note, setNote] = useState('');
   const navigate = useNavigate();
+  // What closing makes of a line stands until somebody says otherwise.
+  const [otherwise, setOtherwise] = useState<ReadonlySet<string>>(new Set());
   const close = async (): Promise<void> => {
-    if (outcome !== null && (await recorder.record({ kind: 'closed', outcome, standing, note })))
-      void navigate(`/book/${batchId}`);
+    if (outcome === null) return;
+    const events = rest.flatMap((open) => saidOf(open, otherwise.has(open.line.id)));
+    for (const event of [...events, { kind: 'closed', outcome, standing, note } as const])
+      if (!(await recorder.record(event))) return;
+    void navigate(`/book/${batchId}`);
   };
   if (rest.length > 0 && !asked)
     return (
@@ -51,9 +56,27 @@ export function CloseBatch({
       <Typography variant="body2">
         Wet wool looks one to two steps darker. You can close now and judge again later.
       </Typography>
-      {rest.map((line) => (
-        <Typography key={line}>{line}</Typography>
-      ))}
+      {rest.length > 0 && (
+        <Box
+          component="ul"
+          aria-label="Lines not ticked"
+          sx={{ m: 0, p: 0, listStyle: 'none', display: 'grid', gap: 1 }}
+        >
+          {rest.map((open) => (
+            <OpenLineRow
+              key={open.line.id}
+              open={open}
+              otherwise={otherwise.has(open.line.id)}
+              onChange={(says) => {
+                const next = new Set(otherwise);
+                if (says) next.add(open.line.id);
+                else next.delete(open.line.id);
+                setOtherwise(next);
+              }}
+            />
+          ))}
+        </Box>
+      )}
       <WordToggle label="How it came out" value={outcome} words={OUTCOMES} onChange={setOutcome} />
       <WordToggle label="What becomes of it" value={standing} words={STANDINGS} onChange={setStanding} />
       <TextLine
@@ -72,6 +95,48 @@ export function CloseBatch({
       >
         Close the batch
       </Button>
+    </Box>
+  );
+}
+
+/** What is said of a line that was open: whether it was done, or that it went in after all. */
+function saidOf({ line, done }: OpenLine, otherwise: boolean): NewEvent[] {
+  if (done) return [answered(line, otherwise ? 'not done' : 'done')];
+  return otherwise ? [lineDone(line)] : [];
+}
+
+const WORDS = {
+  done: ['done as planned', 'not done'],
+  notIn: ['did not go in', 'went in as planned'],
+} as const;
+
+function OpenLineRow({
+  open,
+  otherwise,
+  onChange,
+}: {
+  open: OpenLine;
+  otherwise: boolean;
+  onChange: (otherwise: boolean) => void;
+}) {
+  const words: readonly string[] = open.done ? WORDS.done : WORDS.notIn;
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'grid',
+        gap: 0.5,
+        gridTemplateColumns: { xs: '1fr', sm: '1fr 320px' },
+        alignItems: 'center',
+      }}
+    >
+      <Typography>{open.title}</Typography>
+      <WordToggle
+        label={open.title}
+        value={words[otherwise ? 1 : 0] ?? null}
+        words={words}
+        onChange={(word) => onChange(word === words[1])}
+      />
     </Box>
   );
 }

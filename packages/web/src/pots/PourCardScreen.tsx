@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import {
-  closingWords,
   goodsWords,
+  openLines,
   potClock,
   vesselOfCard,
   weightOfGoods,
@@ -88,7 +88,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       {!closed && <CheckBar recorder={recorder} state={state} batch={batch} />}
       {!closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
       {!closed && state.lines.some(({ status }) => status === 'done') && (
-        <CloseBatch recorder={recorder} batchId={batch.id} rest={closingWords(state, reading)} />
+        <CloseBatch recorder={recorder} batchId={batch.id} rest={openLines(state, reading)} />
       )}
     </Box>
   );

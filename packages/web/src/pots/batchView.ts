@@ -29,7 +29,7 @@ export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
     ...pot,
     actual,
     truly: trueWords(actual.truly, pot.reading),
-    unticked: untickedWords(actual.folded, pot.reading),
+    unticked: untickedWords(actual.questions, actual.folded, pot.reading),
     departures: departures(batch, pot.reading.dyes),
   };
 }
