@@ -16,6 +16,7 @@ const PLACES = [
   '/book',
   '/book/b04-green-bronze',
   '/book/b04-green-bronze/again',
+  '/pots/new',
   '/shelf/dyes/vault-blue',
   '/shelf/stocks/new',
   '/shelf/bases/gilt-thread',

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { againSchema } from '../record/again/again';
-import { formulationSchema } from '../recipe/recipe';
+import { eventSchema } from '../record/event';
+import { formulationSchema, recipeSchema } from '../recipe/recipe';
+import { idSchema, nameSchema } from '../shelf/common';
 import { batchSchema } from '../record/batch';
 
 /** GET /api/batches */
@@ -31,6 +33,16 @@ export const dyeAgainSchema = batchSchema
   .pick({ id: true, name: true, startedAt: true })
   .extend({ to: againSchema });
 export type DyeAgainRequest = z.infer<typeof dyeAgainSchema>;
+
+/** POST /api/batches/open: begin a batch without a plan, with goods and a vessel. */
+export const openBatchSchema = batchSchema.pick({ id: true, startedAt: true }).extend({
+  name: nameSchema.default('Not named yet'),
+  goods: recipeSchema.shape.goods,
+  potId: idSchema.nullable().default(null),
+  /** A running batch whose bath it is begun in, and the event by which that leaves it. */
+  liquidFrom: z.strictObject({ batch: idSchema, event: eventSchema }).nullable().default(null),
+});
+export type OpenBatchRequest = z.infer<typeof openBatchSchema>;
 
 /** POST /api/instruments/scale/hand: what the simulated hand lays on the scale, or null to clear it. */
 export const handSchema = z.object({

@@ -132,9 +132,12 @@ const thingSchema = z.discriminatedUnion('kind', [
     vessel: roleSchema,
     ml: positive('Liquid'),
     celsius,
+    /** Strong base that its tap water brought, and acid that fiber took out of it, milliequivalents (an estimate). */
+    alkalinityMeq: z.number().default(0),
+    takenMeq: z.number().default(0),
     acids: z.array(z.strictObject({ acid: z.string().max(40), pureGrams: notNegative('Acid') })).max(12),
     dyes: z
-      .array(z.strictObject({ dyeId: idSchema, standardGrams: notNegative('Dye'), act: idSchema }))
+      .array(z.strictObject({ dyeId: idSchema, standardGrams: notNegative('Dye'), act: roleSchema }))
       .max(200),
     /** The batch it leaves, and the event it left by. */
     from: z.strictObject({ batch: idSchema, event: idSchema }),

@@ -39,8 +39,8 @@ export function bring(draft: Draft, { thing, line, pass }: ActOf<'bring'>, id: s
       const liquid: Liquid = {
         ml: thing.ml,
         celsius: thing.celsius ?? roomC,
-        alkalinityMeq: 0,
-        takenMeq: 0,
+        alkalinityMeq: thing.alkalinityMeq,
+        takenMeq: thing.takenMeq,
         acids: thing.acids.reduce<Acids>((sum, { acid, pureGrams }) => {
           const substance = substanceOf(acid);
           return { ...sum, [substance]: (sum[substance] ?? 0) + pureGrams };

@@ -65,7 +65,7 @@ export function growingRecord(events: readonly Event[] = []): GrowingRecord {
  */
 export function admitEvent(event: Event, card: Card, soFar: RecordSoFar): void {
   const look = event.kind === 'act' && event.act.kind === 'look';
-  if (soFar.closed && !look && !['noted', 'closed', 'struck', 'answered'].includes(event.kind))
+  if (soFar.closed && !look && !['noted', 'closed', 'struck', 'answered', 'named'].includes(event.kind))
     throw new FieldError(
       'kind',
       'This batch is closed. Only notes, checks and a new verdict can still be added.',

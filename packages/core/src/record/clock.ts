@@ -18,6 +18,8 @@ const span = (minutes: number): string =>
  * @param now milliseconds since 1970
  */
 export function potClock(state: RecordState, now: number): PotClock {
+  if (state.lines.length === 0)
+    return { due: false, text: `${span(minutesBetween(state.since, now))} since the last entry` };
   if (state.current === null)
     return { due: false, text: `all done ${span(minutesBetween(state.since, now))} ago` };
   if (state.dueAt === null)

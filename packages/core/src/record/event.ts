@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
-import { idSchema, instantSchema, noteSchema } from '../shelf/common';
+import { idSchema, instantSchema, nameSchema, noteSchema } from '../shelf/common';
 import { OUTCOMES, STANDINGS } from './words';
 
 /** Version of the event's own shape. An event once written is never rewritten; a reader knows every version. */
@@ -61,6 +61,8 @@ export const eventSchema = z.discriminatedUnion(
       kind: z.literal('noted'),
       text: noteSchema.min(1, { error: 'A note cannot be empty.' }),
     }),
+    /** A batch that was begun without a name gets one, or another. */
+    z.strictObject({ ...stamp, kind: z.literal('named'), name: nameSchema }),
     /** The answer to a question that the record asked. */
     z.strictObject({
       ...stamp,

@@ -10,6 +10,7 @@ import type { CardAct } from './card';
 import type { Event, EventOf } from './event';
 import { A_MOMENT, afterAMoment, standing, takesOut } from './moment';
 import { answersOf } from './answers';
+import { isOpen } from './open/isOpen';
 import { plannedDone } from './standing';
 import { vesselOfPass } from './unplanned';
 import { CLEAR } from './words';
@@ -137,6 +138,7 @@ export class Recording {
     const place = planned === null ? undefined : this.places.get(planned);
     this.passTime(Date.parse(at), planned);
     if (place !== undefined) this.imply(place, act);
+    else this.implyGoods(act);
     const really = isWait(act)
       ? this.asItWas(act, planned, !this.unclear.has(id))
       : planned === null
@@ -144,6 +146,13 @@ export class Recording {
         : act;
     this.do({ id: planned ?? id, act: really, came: 'entered', planned });
     if (act.kind === 'look' && act.of === 'bath' && act.answer === CLEAR) this.seenClear(id, act.pass);
+  }
+
+  /** Where nobody planned anything, a wait or what is done to goods says that they were laid in before. */
+  private implyGoods(act: Act): void {
+    const isToGoods = isWait(act) || (isDoneToGoods(act) && act.kind !== 'place' && act.kind !== 'move');
+    if (isOpen(this.batch.card) && (isToGoods || takesOut(act)) && act.kind !== 'place')
+      this.presume(this.lines.length, (line) => line.act.kind === 'place');
   }
 
   /** Time passes in the vessels whose clock runs, until something else is done. @param planned the act that is done now */

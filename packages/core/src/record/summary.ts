@@ -37,11 +37,11 @@ export type ClosedSummary = Pick<BatchSummary, 'closedAt' | 'outcome' | 'standin
 
 /** Sums a batch up from its card and its record. @param dyes dyes on the shelf */
 export function summarizeBatch(batch: Batch, dyes: readonly Dye[]): BatchSummary {
-  const { id, code, name, colorwayId, startedAt } = batch;
+  const { id, code, colorwayId, startedAt } = batch;
   return {
     id,
     code,
-    name,
+    name: nameOf(batch),
     colorwayId,
     startedAt,
     wogGrams: weightOfGoods(batch.card).value,
@@ -51,6 +51,10 @@ export function summarizeBatch(batch: Batch, dyes: readonly Dye[]): BatchSummary
     ...closedSummary(lastVerdict(batch.events)),
   };
 }
+
+/** What a batch is called: by the last name it was given. */
+export const nameOf = ({ name, events }: Pick<Batch, 'name' | 'events'>): string =>
+  standingEvents(events).standing.findLast((event) => event.kind === 'named')?.name ?? name;
 
 /** The verdict that counts: the last one that was not taken back. */
 export const lastVerdict = (events: readonly Event[]): EventOf<'closed'> | null =>

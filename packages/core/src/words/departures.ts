@@ -4,6 +4,7 @@ import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
+import { isOpen } from '../record/open/isOpen';
 import { standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
@@ -20,6 +21,7 @@ export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
   const byLine = new Map(
     done.flatMap((event) => (event.planned === null ? [] : [[event.planned, event.act]])),
   );
+  if (isOpen(batch.card)) return [];
   const reading = { batch, dyes };
   const onCard = cardLines(batch.card);
   const isClosed = standing.some(({ kind }) => kind === 'closed');

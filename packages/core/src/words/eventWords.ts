@@ -4,6 +4,7 @@ import { ACIDS } from '../materials/acids';
 import { lineAsked } from '../record/answers';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
+import { isOpen } from '../record/open/isOpen';
 import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { plainNumber } from '../figure/plainNumber';
@@ -23,6 +24,8 @@ export function eventWords(event: Event, reading: Reading): string {
       return `Acknowledged: caution about ${CAUTION_WORDS[event.caution]}`;
     case 'noted':
       return event.text;
+    case 'named':
+      return `Named: ${event.name}`;
     case 'answered':
       return answerWords(event, reading);
     case 'closed':
@@ -43,12 +46,13 @@ function lineOf(event: EventOf<'act'> | EventOf<'begun'>, { batch }: Reading): C
 function actWords(event: EventOf<'act'>, reading: Reading): string {
   const { act, planned } = event;
   if (act.kind === 'look') return lookWords(act.of, act.answer);
-  const written = event.written === '' ? '' : ` (“${event.written}”)`;
   const measured = amountOf(act);
+  const read = measured && formatAmount(measured.amount, measured.unit);
+  const written = event.written === '' || event.written === read ? '' : ` (“${event.written}”)`;
   if (measured === null) return `${titleOf(lineOf(event, reading), reading)}: done${written}`;
-  const amount = `${formatAmount(measured.amount, measured.unit)}${written}`;
+  const amount = `${read}${written}`;
   return planned === null
-    ? `Also added ${amount} of ${materialName(measured.material, reading.dyes)}`
+    ? `${isOpen(reading.batch.card) ? '' : 'Also added '}${amount} of ${materialName(measured.material, reading.dyes)}`
     : `${titleOf(lineOf(event, reading), reading)}: ${amount}`;
 }
 

@@ -5,6 +5,7 @@ import { liesWords } from '../method/arranged';
 import type { Stretch } from '../process/state';
 import { dyeName } from '../record/dyeTotals';
 import type { TrueDye, TruePass, TrueRecipe, TrueWait } from '../record/trueRecipe/trueRecipe';
+import { isOpen } from '../record/open/isOpen';
 import { titleOf, type Reading } from './lineWords';
 
 /** One line of a record summed up: what, how much, and a word beside it. */
@@ -45,7 +46,7 @@ function passPart(pass: TruePass, which: string, reading: Reading): TruePart {
           key: `dye ${i}`,
           what: `${dyeName(dye.dyeId, reading.dyes)}${where === null ? '' : `, ${where}`}`,
           figure: dye.depth,
-          note: dye.line === null ? 'not planned' : null,
+          note: dye.line === null && !isOpen(reading.batch.card) ? 'not planned' : null,
         };
       }),
       ...amountLine('Water', pass.water),
@@ -104,7 +105,7 @@ function waitLines({ line, more, meant, real }: TrueWait, reading: Reading): Tru
   return [
     {
       key: line.id,
-      what: more ? 'Waited longer' : titleOf(line, reading),
+      what: more && !isOpen(reading.batch.card) ? 'Waited longer' : titleOf(line, reading),
       figure: figure(minutes, 'min', () => (meant === null ? 'by the clock' : 'as it was meant')),
       note: clock ? `${plainNumber(Math.round(real))} min by the clock` : null,
     },

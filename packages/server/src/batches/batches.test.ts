@@ -98,6 +98,52 @@ test('a record is dyed again by its acts, once however often it is asked', async
   expect((await request(studio.app).get('/api/batches/b2').expect(200)).body.events).toHaveLength(1);
 });
 
+test('a batch is begun without a plan, named later, and takes over what another left', async () => {
+  const line = FORMULATION.recipe.goods[0]!;
+  const asked = { id: 'o1', startedAt: '2026-11-26T08:00:00.000Z', goods: [line] };
+  const post = (body: object) => request(studio.app).post('/api/batches/open').send(body);
+  const { body: made } = await post(asked).expect(201);
+  expect(made).toMatchObject({ id: 'o1', code: '26-001', name: 'Not named yet', events: [] });
+  expect((await post(asked).expect(201)).body).toEqual(made);
+  await post({ ...asked, startedAt: '2026-11-27T08:00:00.000Z' }).expect(409);
+  await post({ ...asked, id: 'o2', goods: [] }).expect(400);
+  await post({ ...asked, id: 'o2', potId: 'nothing' }).expect(400);
+  await enter('o1', { id: 'n1', kind: 'named', name: 'Rust on Tuesday' }).expect(201);
+  const nameNow = async () => (await request(studio.app).get('/api/batches/o1')).body.name as string;
+  expect(await nameNow()).toBe('Rust on Tuesday');
+  expect((await request(studio.app).get('/api/batches?q=rust')).body.total).toBe(1);
+  await enter('o1', { id: 'n2', kind: 'struck', event: 'n1', why: '' }).expect(201);
+  expect(await nameNow()).toBe('Not named yet');
+  const water = {
+    kind: 'run',
+    pass: 'p1',
+    line: null,
+    purpose: 'unplanned',
+    vessel: 'pot',
+    ml: 4000,
+    celsius: 20,
+  };
+  await enter('o1', { id: 'w1', kind: 'act', planned: null, act: water, written: '', note: '' }).expect(201);
+  const leaves = {
+    ...{ kind: 'move', pass: null, line: null, purpose: null, from: { vessel: 'pot' } },
+    ...{ to: null, ml: null, share: 1, holds: null },
+  };
+  const event = eventOf('o1', { id: 'l1', kind: 'act', planned: null, act: leaves, written: '', note: '' });
+  const next = { ...asked, id: 'o3', liquidFrom: { batch: 'o1', event } };
+  const { body: other } = await post(next).expect(201);
+  expect(other.card.acts.find(({ id }: { id: string }) => id === 'bring.liquid').act.thing).toMatchObject({
+    ml: 4000,
+    from: { batch: 'o1', event: 'l1' },
+  });
+  expect((await request(studio.app).get('/api/batches/o1')).body.events.at(-1).id).toBe('l1');
+  // There is nothing in it any more.
+  const { body: refusal } = await post({
+    ...next,
+    ...{ id: 'o4', liquidFrom: { batch: 'o1', event: { ...event, id: 'l2' } } },
+  }).expect(400);
+  expect(refusal.problems[0].field).toBe('liquidFrom.batch');
+});
+
 test('events sent at once all land, one after the other', async () => {
   await start('b1');
   await Promise.all(

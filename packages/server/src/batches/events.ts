@@ -232,6 +232,7 @@ async function retell(
   const news: Partial<BatchSummary> = {
     ...(total && (await dyedAnew(storage, begun, total, target === null ? 1 : -1, seq, transaction))),
     ...(changed.kind === 'closed' && closedSummary(await verdict(storage, row.id, transaction))),
+    ...(changed.kind === 'named' && { name: await lastName(storage, row, transaction) }),
   };
   if (Object.keys(news).length === 0) return;
   await storage.models.batches.update(
@@ -287,6 +288,19 @@ async function dyedAnew(
     totals,
     dyes.map((dye) => dye.get({ plain: true }) as Dye),
   );
+}
+
+/** What a batch is called now; by what it was called last where a name is taken back. */
+async function lastName(storage: Storage, { id, name }: BatchRow, transaction: Transaction): Promise<string> {
+  const [found] = await storage.sequelize.query<{ body: string }>(
+    `SELECT e.body FROM events e WHERE e.batch_id = ? AND e.kind = 'named'
+       AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id) ORDER BY e.seq DESC LIMIT 1`,
+    { replacements: [id], transaction, type: QueryTypes.SELECT },
+  );
+  if (found) return (JSON.parse(found.body) as EventOf<'named'>).name;
+  // The only name was taken back: nothing but its formulation knows the first.
+  const plan = (await storage.models.batchPlans.findByPk(id, { transaction }))?.get({ plain: true });
+  return (JSON.parse(plan?.formulation ?? 'null') as Formulation | null)?.name ?? name;
 }
 
 /** The verdict that stands. */

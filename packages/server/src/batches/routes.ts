@@ -1,9 +1,17 @@
 import { Router } from 'express';
-import { API, beginBatchSchema, bookQuerySchema, dyeAgainSchema, eventSchema } from '@ythrion/core';
+import {
+  API,
+  beginBatchSchema,
+  bookQuerySchema,
+  dyeAgainSchema,
+  eventSchema,
+  openBatchSchema,
+} from '@ythrion/core';
 import type { Storage } from '../storage/storage';
 import { beginAgain } from './again';
 import { beginBatch } from './begin';
 import { bookPage } from './book';
+import { beginOpen } from './open';
 import { addEvent } from './events';
 import { readBatch, runningBatches } from './read';
 
@@ -23,6 +31,10 @@ export function batchRoutes(storage: Storage): Router {
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);
     response.status(201).json(await storage.write((transaction) => beginBatch(storage, begin, transaction)));
+  });
+  router.post(`${API.batches}/open`, async (request, response) => {
+    const ask = openBatchSchema.parse(request.body);
+    response.status(201).json(await storage.write((transaction) => beginOpen(storage, ask, transaction)));
   });
   router.post(`${API.batches}/:id/again`, async (request, response) => {
     const ask = dyeAgainSchema.parse(request.body);

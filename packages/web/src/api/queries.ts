@@ -18,6 +18,7 @@ import {
   type Event,
   type Finding,
   type ImportReport,
+  type OpenBatchRequest,
   type ShelfResource,
   type ShelfResponse,
   type Studio,
@@ -123,6 +124,16 @@ export function useBeginAgain(ofId: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (begin: DyeAgainRequest) => ask<BatchResponse>(`${API.batches}/${ofId}/again`, 'POST', begin),
+    retry: retryUnlessRefused,
+    onSuccess: () => begun(queries),
+  });
+}
+
+/** Begins a batch without a plan. */
+export function useOpenBatch() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (begin: OpenBatchRequest) => ask<BatchResponse>(`${API.batches}/open`, 'POST', begin),
     retry: retryUnlessRefused,
     onSuccess: () => begun(queries),
   });

@@ -15,6 +15,7 @@ import {
   depthWords,
   eventWords,
   goodsWords,
+  isOpen,
   formatAmount,
   setMethodFacts,
   summarizeBatch,
@@ -47,6 +48,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const summary = useMemo(() => summarizeBatch(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch.id);
   const { set } = batch.formulation.recipe;
+  const open = isOpen(batch.card);
   const vessel = vesselOfCard(batch.card);
   return (
     <Box sx={{ pb: 3 }}>
@@ -126,7 +128,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                   <TableCell>Dye</TableCell>
                   <TableCell align="right">Went in</TableCell>
                   <TableCell align="right">Depth</TableCell>
-                  <TableCell align="right">Planned</TableCell>
+                  <TableCell align="right">{open ? '' : 'Planned'}</TableCell>
                 </TableRow>
               </TableHead>
               <TableBody>
@@ -147,7 +149,11 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                       )}
                     </TableCell>
                     <TableCell align="right">
-                      {dye.plannedDos === null ? 'not planned' : formatAmount(dye.plannedDos, '%')}
+                      {dye.plannedDos === null
+                        ? open
+                          ? ''
+                          : 'not planned'
+                        : formatAmount(dye.plannedDos, '%')}
                     </TableCell>
                   </TableRow>
                 ))}
@@ -168,23 +174,10 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                 , with <FigureText figure={actual.acidPure.grams} name="Pure acid that went in" /> of acid
               </>
             )}
-            . Set by {setMethodFacts(set.method).label}.
+            . {open ? 'Begun without a plan.' : `Set by ${setMethodFacts(set.method).label}.`}
           </Typography>
           <KeepVersion batch={batch} version={actual.version} reading={reading} />
-          <Typography variant="h2" sx={{ mt: 2 }}>
-            Against the plan
-          </Typography>
-          {departures.length === 0 ? (
-            <Typography>Poured as planned.</Typography>
-          ) : (
-            <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-              {departures.map((line, i) => (
-                <li key={i}>
-                  <Typography>{line}</Typography>
-                </li>
-              ))}
-            </Box>
-          )}
+          {!open && <AgainstPlan departures={departures} />}
           {state.closed && <AskedLines questions={actual.questions} reading={reading} recorder={recorder} />}
           {unticked.map((line) => (
             <Typography key={line} sx={{ mt: 1 }}>
@@ -228,5 +221,27 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         </Box>
       )}
     </Box>
+  );
+}
+
+/** Where the record left its card. */
+function AgainstPlan({ departures }: { departures: readonly string[] }) {
+  return (
+    <>
+      <Typography variant="h2" sx={{ mt: 2 }}>
+        Against the plan
+      </Typography>
+      {departures.length === 0 ? (
+        <Typography>Poured as planned.</Typography>
+      ) : (
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+          {departures.map((line, i) => (
+            <li key={i}>
+              <Typography>{line}</Typography>
+            </li>
+          ))}
+        </Box>
+      )}
+    </>
   );
 }

@@ -19,6 +19,7 @@ const DyeAgain = lazy(async () => ({
 }));
 const Shelf = lazy(async () => ({ default: (await import('../shelf/ShelfScreen')).ShelfScreen }));
 const Pots = lazy(async () => ({ default: (await import('../pots/PotsScreen')).PotsScreen }));
+const StartPot = lazy(async () => ({ default: (await import('../pots/StartPotScreen')).StartPotScreen }));
 const PourCard = lazy(async () => ({ default: (await import('../pots/PourCardScreen')).PourCardScreen }));
 
 /** Every place, each loaded when first opened. */
@@ -36,6 +37,7 @@ export function Screens() {
           <Route path="book/:id/again" element={<DyeAgain />} />
           <Route path="shelf/:resource?/:id?" element={<Shelf />} />
           <Route path="pots" element={<Pots />} />
+          <Route path="pots/new" element={<StartPot />} />
           <Route path="pots/:id" element={<PourCard />} />
           <Route path="*" element={<Lost />} />
         </Route>

@@ -24,15 +24,18 @@ export interface AlsoAddedProps {
   shelf: ShelfResponse;
   state: RecordState;
   recorder: ReturnType<typeof useRecord>;
+  /** True where nothing is planned: the fields stand open, and what went in is told with the rest. */
+  open?: boolean;
 }
 
 /** At the foot of the card: anything that went in and was not planned. */
-export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
+export function AlsoAdded({ batch, shelf, state, recorder, open: always = false }: AlsoAddedProps) {
   const choices = additionChoices(shelf, batch.formulation);
   const [key, setKey] = useState('');
   const [amount, setAmount] = useState<{ value: number; written: string }>();
   const choice = choices.find((candidate) => candidate.key === key) ?? choices[0];
-  const [open, setOpen] = useState(false);
+  const [asked, setOpen] = useState(false);
+  const open = asked || always;
   const keep = async (): Promise<void> => {
     if (!choice || !amount || recorder.busy) return;
     const kept = await recorder.record(
@@ -42,7 +45,7 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
         { material: choice.material, amount: amount.value, unit: choice.unit },
         amount.written,
       ),
-      `Also added: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
+      `${always ? 'In' : 'Also added'}: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
     );
     if (kept) {
       setAmount(undefined);
@@ -50,8 +53,12 @@ export function AlsoAdded({ batch, shelf, state, recorder }: AlsoAddedProps) {
     }
   };
   return (
-    <Box component="section" aria-label="Also added" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
-      {state.added.map((event) => {
+    <Box
+      component="section"
+      aria-label={always ? 'Put in' : 'Also added'}
+      sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}
+    >
+      {(always ? [] : state.added).map((event) => {
         const measured = amountOf(event.act);
         return (
           measured && (

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { clockTime, titleOf, type BatchResponse } from '@ythrion/core';
+import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState } from '@ythrion/core';
 import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
@@ -15,9 +15,14 @@ export function PotsScreen() {
   if (!running.data) return <Waiting error={running.error} />;
   return (
     <Box sx={{ pb: 2 }}>
-      <Typography variant="h1" sx={{ p: 2, pb: 1 }}>
-        Pots
-      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, p: 2, pb: 1 }}>
+        <Typography variant="h1" sx={{ flex: 1 }}>
+          Pots
+        </Typography>
+        <Button component={Link} to="/pots/new" variant="outlined" size="large">
+          Start without a plan
+        </Button>
+      </Box>
       {running.data.length === 0 && (
         <Box sx={{ px: 2 }}>
           <Typography sx={{ mb: 2 }}>Nothing is wet. Choose a colorway and begin a batch.</Typography>
@@ -58,13 +63,17 @@ function PotLine({ batch }: { batch: BatchResponse }) {
         <Typography variant="bench" component="div">
           {clock.due ? `Due now, ${clock.text}` : clock.text}
         </Typography>
-        <Typography sx={{ mt: 0.5 }}>
-          {state.current ? titleOf(state.current.line, reading) : 'Judge it dry, then close it.'}
-        </Typography>
+        <Typography sx={{ mt: 0.5 }}>{nextWords(state, reading)}</Typography>
         <Typography variant="body2" color="text.secondary">
           {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code} · begun {clockTime(batch.startedAt)}
         </Typography>
       </Box>
     </ButtonBase>
   );
+}
+
+/** What comes next at a pot. */
+function nextWords({ lines, current }: RecordState, reading: Reading): string {
+  if (lines.length === 0) return 'No plan: tap what goes in.';
+  return current ? titleOf(current.line, reading) : 'Judge it dry, then close it.';
 }

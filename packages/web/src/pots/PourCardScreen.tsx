@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import {
   goodsWords,
+  isOpen,
   openLines,
   potClock,
   vesselOfCard,
@@ -17,6 +18,9 @@ import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
 import { OpenedBatch } from '../parts/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
+import { AlsoDone } from './AlsoDone';
+import { NameBatch } from './NameBatch';
+import { OpenSteps } from './OpenSteps';
 import { potView } from './potView';
 import { CheckBar } from './CheckBar';
 import { CloseBatch } from './CloseBatch';
@@ -34,6 +38,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const recorder = useRecord(batch.id);
   const clock = potClock(state, now);
   const closed = state.closed !== null;
+  const open = isOpen(batch.card);
   return (
     <Box sx={{ maxWidth: 760, mx: 'auto', pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1 }}>
@@ -85,9 +90,13 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           />
         ))}
       </Box>
+      {open && <OpenSteps batch={batch} reading={reading} recorder={recorder} closed={closed} />}
+      {open && !closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} open />}
+      {!closed && <AlsoDone batch={batch} state={state} recorder={recorder} open={open} />}
       {!closed && <CheckBar recorder={recorder} state={state} batch={batch} />}
-      {!closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
-      {!closed && state.lines.some(({ status }) => status === 'done') && (
+      {!open && !closed && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
+      {open && !closed && <NameBatch name={batch.name} recorder={recorder} />}
+      {!closed && batch.events.some(({ kind }) => kind === 'act') && (
         <CloseBatch recorder={recorder} batchId={batch.id} rest={openLines(state, reading)} />
       )}
     </Box>

@@ -43,8 +43,7 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
       act.kind === 'put' && isDye(act) && 'vessel' in act.into ? [act.into.vessel] : [],
     ),
   );
-  const entered: RecordedAct[] = [];
-  const presumed: RecordedAct[] = [];
+  const done: RecordedAct[] = [];
   let bled = false;
   for (const recorded of acts) {
     const { id, act, planned, came } = recorded;
@@ -57,10 +56,10 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
       left.push({ id, act, line: lineOf(recorded, card), why: 'cure' });
     else if (act.kind === 'run' && act.purpose === 'dilution' && !dyed.has(act.vessel))
       left.push({ id, act, line: lineOf(recorded, card), why: 'empty dilution' });
-    else (came === 'entered' ? entered : presumed).push(recorded);
+    else done.push(recorded);
   }
   const hot = new Set<string>();
-  const repeated = inOrder(entered, presumed, card).map((recorded): Repeated => {
+  const repeated = inOrder(done, card).map((recorded): Repeated => {
     const { id, act } = recorded;
     const heated = vesselsNamed(act).some((vessel) => hot.has(vessel));
     if (act.kind === 'heat') hot.add(act.vessel);
@@ -69,19 +68,14 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
   return { repeated, left };
 }
 
-/** What was entered as it was entered; what nobody ticked where the card has it. */
-function inOrder(
-  entered: readonly RecordedAct[],
-  presumed: readonly RecordedAct[],
-  card: Card,
-): RecordedAct[] {
+/** What was entered as it was entered; what nobody ticked no later than what the card has after it. */
+function inOrder(acts: readonly RecordedAct[], card: Card): RecordedAct[] {
   const places = new Map(card.acts.map(({ id }, i) => [id, i]));
   const placeOf = ({ planned }: RecordedAct): number => (planned === null ? -1 : (places.get(planned) ?? -1));
-  const list = [...entered];
-  for (const one of presumed) {
-    const place = placeOf(one);
-    const next = list.findIndex((other) => placeOf(other) > place);
-    list.splice(next < 0 ? list.length : next, 0, one);
+  const list: RecordedAct[] = [];
+  for (const one of acts) {
+    const before = one.came === 'entered' ? -1 : list.findIndex((other) => placeOf(other) > placeOf(one));
+    list.splice(before < 0 ? list.length : before, 0, one);
   }
   return list;
 }
@@ -95,5 +89,10 @@ function purposeOf(act: Act, heated: boolean): Act['purpose'] {
 }
 
 /** The line of the card that an act does; one of its own for what nobody planned. */
-const lineOf = ({ id, act, planned }: RecordedAct, card: Card): CardAct =>
-  cardAct(card, planned) ?? { ...PLAIN_LINE, id, act };
+function lineOf({ id, act, planned, came }: RecordedAct, card: Card): CardAct {
+  const line = cardAct(card, planned);
+  // What somebody entered by itself has a line of its own, though it went without saying then.
+  if (line) return came === 'entered' ? { ...line, quiet: false } : line;
+  // How long a rise takes is told anew where nobody said.
+  return { ...PLAIN_LINE, id, act, estimated: act.kind === 'heat' && act.minutes === null };
+}

@@ -100,6 +100,8 @@ function broughtAgain(plain: Written, act: ActOf<'bring'>, mapping: Mapping): Wr
       const brought: typeof thing = {
         ...thing,
         ml: thing.ml * times,
+        alkalinityMeq: thing.alkalinityMeq * times,
+        takenMeq: thing.takenMeq * times,
         acids: thing.acids.map((one) => ({ ...one, pureGrams: one.pureGrams * times })),
         dyes: thing.dyes.map((one) => ({ ...one, standardGrams: one.standardGrams * times })),
       };

@@ -14,6 +14,7 @@ import { cardLines, type Card, type CardAct, type CardPass } from '../card';
 import { weightOfGoods } from '../cardGoods';
 import type { FoldedRecord } from '../foldRecord';
 import { depthOnLine, lineOfDye } from '../lineOfDye';
+import { isOpen } from '../open/isOpen';
 import { ownWayOf } from './ownWayOf';
 
 /** A record as a recipe: what the next version of its colorway would be. */
@@ -33,14 +34,17 @@ export function versionOf(batch: Batch, folded: FoldedRecord): VersionOf | null 
   const goods = goodsOf(batch, folded);
   const { repeated } = doneAgain(joinedCups(folded.toTheEnd), card);
   const lost: Repeated[] = [];
+  let set = setOf(repeated, card);
   const passes = card.passes.flatMap((planned): Pass[] => {
     const pass = formulation.recipe.passes.find(({ id }) => id === planned.id);
     const acts = repeated.filter(({ act }) => act.pass === planned.id);
     const additions = acts.flatMap(({ act }) => additionIn(act) ?? []);
     if (!pass || !additions.some(({ material }) => material.kind === 'dye')) return [];
     const parts: PassParts = { card, pass, planned, additions, acts };
-    if (fitsItsWay(parts)) return [inItsWay(parts)];
-    const own = ownWayOf({ pass, acts, grams: planned.goodsGrams });
+    if (!isOpen(card) && fitsItsWay(parts)) return [inItsWay(parts)];
+    const open = isOpen(card) ? setOfOpen(acts) : null;
+    set = { ...set, ...open?.set };
+    const own = ownWayOf({ pass, acts: acts.slice(0, open?.before), grams: planned.goodsGrams });
     lost.push(...own.lost);
     return [own.pass];
   });
@@ -52,7 +56,7 @@ export function versionOf(batch: Batch, folded: FoldedRecord): VersionOf | null 
     recipe: {
       ...formulation.recipe,
       goods,
-      set: { ...formulation.recipe.set, ...setOf(repeated, card) },
+      set: { ...formulation.recipe.set, ...set },
       // Where the pass that ran the water got no dye, the one after it is the first now and needs a bath of its own.
       passes: passes.map((pass) =>
         pass === first && pass.water.basis === 'kept'
@@ -229,6 +233,25 @@ function acidsOf(pass: Pass, additions: readonly Addition[], bathMl: number): Ac
     });
   }
   return [...doses.values()].slice(0, MOST_DOSES);
+}
+
+/** Cooler than this nothing is set, °C (common practice, no source). */
+const SETS_FROM_C = 75;
+
+/**
+ * Of a batch that nobody planned the last hold that is hot enough is the set; the steps before it are the way.
+ * @returns how many acts of its pass come before the set, and the set
+ */
+function setOfOpen(acts: readonly Repeated[]): { before: number; set: Partial<Recipe['set']> } {
+  const last = acts.findLastIndex(({ act }) => act.kind === 'hold');
+  const held = acts[last]?.act;
+  if (held?.kind !== 'hold' || (held.atC ?? 0) < SETS_FROM_C)
+    return { before: acts.length, set: { minutes: 0 } };
+  const rise = acts[last - 1]?.act.kind === 'heat' ? 1 : 0;
+  return {
+    before: last - rise,
+    set: { temperatureC: held.atC ?? SETS_FROM_C, minutes: minutesOf(held) ?? 0 },
+  };
 }
 
 /** Temperature and time of the set: as it was held, as long as it was meant to be and what was waited beside. */

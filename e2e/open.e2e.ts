@@ -1,0 +1,75 @@
+import { expect, test, type Page } from '@playwright/test';
+import { startApplication, type Application } from './application';
+
+let application: Application;
+test.beforeAll(async () => {
+  application = await startApplication('demo');
+});
+test.afterAll(() => application.remove());
+
+const putIn = async (page: Page, what: string, much: string): Promise<void> => {
+  const region = page.getByRole('region', { name: 'Put in' });
+  await region.getByLabel('What', { exact: true }).selectOption({ label: what });
+  await region.getByLabel('How much').fill(much);
+  await region.getByRole('button', { name: 'Keep' }).click();
+  await expect(region.getByLabel('How much')).toHaveValue('');
+};
+
+test('a pot without a plan: tapped, named, closed; its record is its recipe, and is dyed again', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/pots`, { waitUntil: 'networkidle' });
+  await page.getByRole('link', { name: 'Start without a plan' }).click();
+  await page.getByLabel('Count', { exact: true }).fill('2');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Not named yet' })).toBeVisible();
+  const doing = page.getByRole('region', { name: 'Do', exact: true });
+  const done = page.getByRole('list', { name: 'Done so far' }).getByRole('listitem');
+  await putIn(page, 'water', '5 L');
+  await putIn(page, 'Vault Blue 1 %', '200');
+  await doing.getByRole('button', { name: 'Goods in' }).click();
+  await putIn(page, 'white vinegar', '60');
+  await doing.getByRole('button', { name: 'Held hot' }).click();
+  await doing.getByLabel('At', { exact: true }).fill('85');
+  await doing.getByLabel('For', { exact: true }).fill('25 min');
+  await doing.getByLabel('The bath was clear').click();
+  await doing.getByRole('button', { name: 'Keep' }).click();
+  await expect(done).toHaveCount(5);
+  await doing.getByRole('button', { name: 'Turned' }).click();
+  await expect(done).toHaveCount(6);
+  await done
+    .last()
+    .getByRole('button', { name: /^Take back/ })
+    .click();
+  await expect(done).toHaveCount(5);
+  await page.getByLabel('Name', { exact: true }).fill('Tuesday blue');
+  await page.getByRole('button', { name: 'Keep the name' }).click();
+  await expect(page.getByRole('heading', { name: 'Tuesday blue' })).toBeVisible();
+  await page.getByRole('button', { name: 'as wanted' }).click();
+  await page.getByRole('button', { name: 'Close the batch' }).click();
+  // 200 mL of 1 % are 2 g, on 200 g.
+  await expect(page.getByRole('row', { name: /Vault Blue.*2 g.*1 %/ })).toBeVisible();
+  await expect(page.getByText('Begun without a plan.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Dye again' }).click();
+  await page.getByLabel('Count', { exact: true }).fill('3');
+  const steps = page.getByRole('table', { name: 'Old and new steps' });
+  await expect(steps.getByRole('row', { name: /Pour Vault Blue 1 %.*200 mL.*300 mL/ })).toBeVisible();
+  await expect(steps.getByRole('row', { name: /Run water.*5 L.*7\.5 L/ })).toBeVisible();
+  await page.goBack();
+
+  await page.getByRole('button', { name: 'Keep as a colorway' }).click();
+  await expect(page).toHaveURL(/colorways\//);
+  await expect(page.getByText('own way').first()).toBeVisible();
+});
+
+test('a pot begun in what another left: the bath leaves the one and comes into the other', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/pots/new`, { waitUntil: 'networkidle' });
+  await page.getByLabel('What is in the vessel').selectOption({ label: 'the bath of Green Bronze, 26-014' });
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Not named yet' })).toBeVisible();
+  await page.goto(`${application.url}/book/b14-green-bronze`, { waitUntil: 'networkidle' });
+  await expect(page.getByText('Pour the bath away: done')).toBeVisible();
+});

@@ -1,0 +1,136 @@
+import { mostHeldMmol } from '../../acid/fiberUptake';
+import { phWindow } from '../../acid/expectedPh';
+import { dyeableShare } from '../../amounts/dyeableShare';
+import { usualSet } from '../../heat/usualSet';
+import type { Act, Thing, VesselRole } from '../../process/act';
+import { lineGrams } from '../../recipe/lineGrams';
+import { formulate, named, type Shelf } from '../../recipe/materials';
+import {
+  arrangementSchema,
+  type Formulation,
+  type GoodsLine,
+  type Pass,
+  type Recipe,
+} from '../../recipe/recipe';
+import type { Base } from '../../shelf/base';
+import type { Pot } from '../../shelf/pot';
+import { PLAIN_LINE, type Card, type CardAct } from '../card';
+import { CARD_VERSION } from '../cardVersion';
+
+/** The one pass of a batch that nobody planned, and the vessel it is dyed in. */
+export const OPEN_PASS = 'p1';
+export const OPEN_VESSEL = 'pot';
+
+/** A batch that is begun with nothing but goods and a vessel. */
+export interface Opened {
+  formulation: Formulation;
+  card: Card;
+}
+
+/**
+ * Begins a batch without a plan: its card brings the goods and the vessel, and has no lines. What is done is entered as it
+ * is done, and is its recipe.
+ * @param leftover liquid of another batch that is in the vessel already
+ * @throws FieldError for an unknown base
+ */
+export function openBatch(
+  name: string,
+  goods: GoodsLine[],
+  pot: Pot | null,
+  shelf: Shelf,
+  leftover: Extract<Thing, { kind: 'liquid' }> | null = null,
+): Opened {
+  const formulation = formulate(name, openRecipe(goods, pot), shelf, pot);
+  const bring = (id: string, thing: Thing, line: string | null = null): CardAct => ({
+    ...PLAIN_LINE,
+    id,
+    quiet: true,
+    act: { kind: 'bring', pass: null, line, purpose: null, thing },
+  });
+  return {
+    formulation,
+    card: {
+      version: CARD_VERSION,
+      acts: [
+        ...goods.map((line) =>
+          bring(
+            `bring.goods.${line.id}`,
+            broughtGoods(line, named(shelf.bases, line.baseId, 'goods', 'yarn base'), formulation),
+            line.id,
+          ),
+        ),
+        bring(`bring.vessel.${OPEN_VESSEL}`, {
+          kind: 'vessel',
+          vessel: OPEN_VESSEL,
+          role: roleOf(pot),
+          name: pot?.name ?? '',
+          shelfId: pot?.id ?? null,
+          capacityMl: pot?.capacityMl ?? null,
+        }),
+        ...(leftover ? [bring('bring.liquid', { ...leftover, vessel: OPEN_VESSEL })] : []),
+        // Goods lie in the vessel once something is done that only makes sense with them in it.
+        { ...PLAIN_LINE, id: `${OPEN_PASS}.place.goods`, quiet: true, act: goodsIn },
+      ],
+      passes: [
+        {
+          id: OPEN_PASS,
+          kind: 'own way',
+          goodsGrams: goods.reduce((sum, line) => sum + lineGrams(line), 0),
+          bathMl: 0,
+          keepsBath: false,
+          acidsBefore: [],
+          phWindow: [...phWindow([])],
+        },
+      ],
+    },
+  };
+}
+
+const goodsIn: Act = {
+  kind: 'place',
+  pass: OPEN_PASS,
+  line: null,
+  purpose: null,
+  goods: [],
+  vessel: OPEN_VESSEL,
+  reach: null,
+  lies: null,
+  wet: true,
+};
+
+const roleOf = (pot: Pot | null): VesselRole =>
+  pot?.kind === 'pan' ? 'pan' : pot?.kind === 'steamer' ? 'steamer' : 'pot';
+
+function broughtGoods(line: GoodsLine, base: Base, { water }: Formulation): Thing {
+  const grams = lineGrams(line);
+  return {
+    kind: 'goods',
+    name: base.name,
+    baseId: base.id,
+    form: line.form ?? base.form,
+    count: line.count,
+    grams,
+    dyeableShare: dyeableShare(base.fibers),
+    holdsMeq: water.countFiberUptake ? mostHeldMmol(grams, base.fibers) : 0,
+    catchUp: line.catchUp,
+    from: null,
+  };
+}
+
+/** What stands where a recipe would: the goods, and a pass that nothing is known of. */
+function openRecipe(goods: GoodsLine[], pot: Pot | null): Recipe {
+  const pass: Pass = {
+    id: OPEN_PASS,
+    method: { kind: 'own way', steps: [{ do: 'goods in', sharePercent: 100 }] },
+    goodsGoIn: 'dry',
+    arrangement: arrangementSchema.parse({ kind: 'open' }),
+    dyes: [],
+    partsDepthPercent: 1,
+    printDepthPercent: 1,
+    water: { basis: 'ratio', value: 30 },
+    acids: [],
+    topUpMl: 0,
+    heat: null,
+  };
+  return { goods, wettingMinutes: 0, passes: [pass], potId: pot?.id ?? null, set: usualSet('simmer') };
+}

@@ -1,0 +1,30 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { nameSchema } from '@ythrion/core';
+import { TextLine } from '../parts/TextLine';
+import type { useRecord } from './useRecord';
+
+/** A batch that was begun without a plan gets its name whenever there is one. */
+export function NameBatch({ name, recorder }: { name: string; recorder: ReturnType<typeof useRecord> }) {
+  const [text, setText] = useState('');
+  const read = nameSchema.safeParse(text);
+  const keep = async (): Promise<void> => {
+    if (read.success && (await recorder.record({ kind: 'named', name: read.data }, 'Named.'))) setText('');
+  };
+  return (
+    <Box
+      component="form"
+      sx={{ px: { xs: 1.5, sm: 2 }, pt: 2, display: 'grid', gap: 1, gridTemplateColumns: '1fr auto' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <TextLine label="Name" value={text} onChange={setText} placeholder={name} />
+      <Button type="submit" disabled={!read.success || recorder.busy}>
+        Keep the name
+      </Button>
+    </Box>
+  );
+}

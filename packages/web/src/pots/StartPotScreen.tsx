@@ -1,0 +1,165 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useNavigate } from 'react-router';
+import {
+  goodsLineSchema,
+  takenOverBy,
+  type BatchResponse,
+  type GoodsLine,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { useOpenBatch, useRunning, useShelf } from '../api/queries';
+import { stampEvent } from '../outbox/stampEvent';
+import { Choice } from '../parts/Choice';
+import { newId } from '../parts/newId';
+import { QuantityField } from '../parts/QuantityField';
+import { say } from '../parts/say';
+import { Waiting } from '../parts/Waiting';
+import { freePot } from './freePot';
+
+/** A pot without a plan: pick goods and a vessel, then tap what goes in. */
+export function StartPotScreen() {
+  const shelf = useShelf();
+  const running = useRunning();
+  if (!shelf.data || !running.data) return <Waiting error={shelf.error ?? running.error} />;
+  return <StartPot shelf={shelf.data} running={running.data} />;
+}
+
+function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly BatchResponse[] }) {
+  const bases = shelf.bases.filter((base) => !base.retired);
+  const pots = shelf.pots.filter((pot) => !pot.retired);
+  const [first] = bases;
+  const [goods, setGoods] = useState<GoodsLine[]>(() =>
+    first
+      ? [goodsLineSchema.parse({ id: newId(), baseId: first.id, count: 1, gramsEach: first.putUpGrams })]
+      : [],
+  );
+  const [potId, setPotId] = useState(() => freePot(pots, running)?.id ?? '');
+  const [from, setFrom] = useState('');
+  const begin = useOpenBatch();
+  const navigate = useNavigate();
+  const set = (id: string, changes: Partial<GoodsLine>): void =>
+    setGoods(goods.map((line) => (line.id === id ? { ...line, ...changes } : line)));
+  const source = running.find(({ id }) => id === from);
+  const start = async (): Promise<void> => {
+    try {
+      const batch = await begin.mutateAsync({
+        id: newId(),
+        name: 'Not named yet',
+        startedAt: new Date().toISOString(),
+        goods,
+        potId: source ? (source.formulation.pot?.id ?? null) : potId === '' ? null : potId,
+        liquidFrom: source ? { batch: source.id, event: stampEvent(source.id, takenOverBy(source)) } : null,
+      });
+      void navigate(`/pots/${batch.id}`);
+    } catch (error) {
+      say(saidOf(error));
+    }
+  };
+  if (!first)
+    return <Typography sx={{ p: 3 }}>A pot needs goods: put a yarn base on the shelf first.</Typography>;
+  return (
+    <Box sx={{ maxWidth: 620, p: 2, display: 'grid', gap: 2 }}>
+      <Typography variant="h1">Start without a plan</Typography>
+      {goods.map((line, i) => (
+        <GoodsFields
+          key={line.id}
+          line={line}
+          which={goods.length === 1 ? '' : ` ${i + 1}`}
+          bases={bases}
+          onChange={(changes) => set(line.id, changes)}
+          onLeaveOut={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
+        />
+      ))}
+      <Button
+        sx={{ justifySelf: 'start' }}
+        disabled={goods.length >= 24}
+        onClick={() =>
+          setGoods([
+            ...goods,
+            goodsLineSchema.parse({ id: newId(), baseId: first.id, count: 1, gramsEach: first.putUpGrams }),
+          ])
+        }
+      >
+        More goods
+      </Button>
+      <Choice
+        label="What is in the vessel"
+        value={from}
+        options={[
+          { value: '', label: 'nothing yet' },
+          ...running.map((batch) => ({
+            value: batch.id,
+            label: `the bath of ${batch.name}, ${batch.code}`,
+          })),
+        ]}
+        onChange={setFrom}
+      />
+      {source ? (
+        <Typography variant="body2">
+          In {source.formulation.pot?.name ?? 'its vessel'}. The bath leaves batch {source.code} with all that
+          is in it now; what it had left of dye counts in no depth here.
+        </Typography>
+      ) : (
+        <Choice
+          label="Vessel"
+          value={potId}
+          options={[
+            { value: '', label: 'no vessel named' },
+            ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+          ]}
+          onChange={setPotId}
+        />
+      )}
+      <Button variant="contained" size="large" disabled={begin.isPending} onClick={() => void start()}>
+        Begin
+      </Button>
+    </Box>
+  );
+}
+
+function GoodsFields({
+  line,
+  which,
+  bases,
+  onChange,
+  onLeaveOut,
+}: {
+  line: GoodsLine;
+  which: string;
+  bases: ShelfResponse['bases'];
+  onChange: (changes: Partial<GoodsLine>) => void;
+  onLeaveOut: (() => void) | null;
+}) {
+  return (
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1fr auto' } }}>
+      <Box sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
+        <Choice
+          label={`Base${which}`}
+          value={line.baseId}
+          options={bases.map((base) => ({ value: base.id, label: base.name }))}
+          onChange={(baseId) => {
+            const base = bases.find(({ id }) => id === baseId);
+            if (base) onChange({ baseId, gramsEach: base.putUpGrams });
+          }}
+        />
+      </Box>
+      <QuantityField
+        label={`Count${which}`}
+        kind="count"
+        value={line.count}
+        onChange={(count) => onChange({ count })}
+      />
+      <QuantityField
+        label={`Each, dry${which}`}
+        kind="fiberMass"
+        value={line.gramsEach}
+        onChange={(gramsEach) => onChange({ gramsEach })}
+      />
+      {onLeaveOut && <Button onClick={onLeaveOut}>Leave out</Button>}
+    </Box>
+  );
+}
