@@ -15,7 +15,7 @@ export function TrueParts({ parts }: { parts: readonly TruePart[] }) {
           <Box
             component="li"
             key={line.key}
-            sx={{ display: 'flex', gap: 1, alignItems: 'baseline', py: 0.25 }}
+            sx={{ display: 'flex', gap: 1, alignItems: 'center', minHeight: 34 }}
           >
             <Typography variant="body2" sx={{ flex: 1 }}>
               {line.what}
