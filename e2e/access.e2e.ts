@@ -17,6 +17,7 @@ const PLACES = [
   '/book/b04-green-bronze',
   '/book/b04-green-bronze/again',
   '/pots/new',
+  '/book/remember',
   '/shelf/dyes/vault-blue',
   '/shelf/stocks/new',
   '/shelf/bases/gilt-thread',

@@ -73,3 +73,27 @@ test('a pot begun in what another left: the bath leaves the one and comes into t
   await page.goto(`${application.url}/book/b14-green-bronze`, { waitUntil: 'networkidle' });
   await expect(page.getByText('Pour the bath away: done')).toBeVisible();
 });
+
+test('a batch out of the paper notebook: typed as it was said, on its own day, marked as remembered', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/book`, { waitUntil: 'networkidle' });
+  await page.getByRole('link', { name: 'From the notebook' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Old mauve');
+  await page.getByLabel('Dyed on').fill('2024-03-01');
+  await page
+    .getByLabel('As it was written')
+    .fill('1/8 tsp of Vesper Violet in 1/2 cup on 4 oz, vinegar, full moon, simmered 30 min');
+  const read = page.getByRole('region', { name: 'Read as' });
+  await expect(read.getByText('white vinegar, nobody knows how much')).toBeVisible();
+  await expect(read.getByText('held at 88 °C for 30 min')).toBeVisible();
+  await expect(read.getByText(/This is kept as a note only/)).toBeVisible();
+  await expect(page.getByLabel('All of it, dry')).toHaveValue('113.398');
+  await page.getByRole('button', { name: 'usable' }).click();
+  await page.getByRole('button', { name: 'Keep it in the Book' }).click();
+  await expect(page.getByText(/begun 1 Mar 2024 .* remembered from the notebook/)).toBeVisible();
+  await expect(page.getByRole('row', { name: /Vesper Violet/ })).toBeVisible();
+  await expect(page.getByText(/^\d\d:\d\d 1\/8 tsp of Vesper Violet in 1\/2 cup on 4 oz/)).toBeVisible();
+  await page.getByRole('link', { name: 'Dye again' }).click();
+  await expect(page.getByRole('table', { name: 'Old and new steps' })).toBeVisible();
+});

@@ -1,5 +1,5 @@
 import { acidTotal, type ActualAcid } from './acidTotal';
-import { figure, type Figure } from '../figure/figure';
+import { figure, type Figure, type Sureness } from '../figure/figure';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
 import type { Dye } from '../shelf/dye';
@@ -80,6 +80,8 @@ function actualDyes(
 ): ActualDye[] {
   const planned = depthsOnGoods(askedTotals(card), weightOfGoods(card).value);
   const asked = new Map(planned.map((one) => [one.dyeId, one.dosPercent]));
+  // What was put down from an old notebook was hardly weighed.
+  const sureness: Sureness = card.remembered ? 'estimate' : 'exact';
   const onGoods = depths(end);
   const wog = end.pieces.values().reduce((sum, { catchUp, grams }) => (catchUp ? sum : sum + grams), 0);
   const byDye = new Map<string, PotAddition[]>();
@@ -93,10 +95,13 @@ function actualDyes(
       dyeId,
       dyeName: dyeName(dyeId, dyes),
       stockId: mainJar(mine),
-      grams: figure(total, 'g', () =>
-        mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
+      grams: figure(
+        total,
+        'g',
+        () => mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
+        sureness,
       ),
-      dos: trueDepth(onGoods.get(dyeId) ?? 0, { total, standard, wog }),
+      dos: trueDepth(onGoods.get(dyeId) ?? 0, { total, standard, wog, sureness }),
       plannedDos: asked.get(dyeId) ?? null,
       additions: mine.length,
     };
@@ -106,7 +111,7 @@ function actualDyes(
 /** Depth of a dye on the goods, with how it came to that. @param percent what reached them, of standard strength */
 function trueDepth(
   percent: number,
-  { total, standard, wog }: { total: number; standard: number; wog: number },
+  { total, standard, wog, sureness }: { total: number; standard: number; wog: number; sureness: Sureness },
 ): Figure {
   const reached = (percent * wog) / 100;
   const strength = standard === total ? '' : ' of standard strength';
@@ -116,6 +121,7 @@ function trueDepth(
     '%',
     () =>
       `100 × ${formatAmount(all ? standard : reached, 'g')}${strength}${all ? '' : `, what reached them of ${formatAmount(standard, 'g')},`} ÷ ${formatAmount(wog, 'g')} of goods`,
+    sureness,
   );
 }
 

@@ -55,6 +55,8 @@ export const cardSchema = z.strictObject({
   version: z.literal(CARD_VERSION, { error: `A card must be of version ${CARD_VERSION}.` }),
   acts: z.array(cardActSchema).max(4000),
   passes: z.array(cardPassSchema).max(12),
+  /** True for a batch that was put down from memory or from an old notebook: its figures are no measurements. */
+  remembered: z.boolean().default(false),
 });
 
 export type CardAct = z.infer<typeof cardActSchema>;

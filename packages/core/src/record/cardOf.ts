@@ -9,6 +9,7 @@ import type { Plan } from '../plan/planTypes';
 export function cardOf({ recipe }: Formulation, plan: Plan): Card {
   return {
     version: CARD_VERSION,
+    remembered: false,
     acts: plan.lines.map(cardAct),
     passes: plan.passes.map((planned, i) => {
       const pass = recipe.passes[i];

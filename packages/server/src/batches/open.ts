@@ -22,7 +22,7 @@ import { readBatch } from './read';
  */
 export async function beginOpen(
   storage: Storage,
-  { id, name, startedAt, goods, potId, liquidFrom }: OpenBatchRequest,
+  { id, name, startedAt, goods, potId, liquidFrom, remembered }: OpenBatchRequest,
   transaction: Transaction,
 ): Promise<Batch> {
   if (await storage.models.batches.findByPk(id, { transaction })) {
@@ -38,8 +38,8 @@ export async function beginOpen(
       'potId',
       `There is no vessel with the id “${potId}”. Name one that is on the shelf.`,
     );
-  const liquid = liquidFrom && (await takenOver(storage, liquidFrom, transaction));
-  const { formulation, card } = openBatch(name, goods, pot, shelf, liquid);
+  const leftover = liquidFrom && (await takenOver(storage, liquidFrom, transaction));
+  const { formulation, card } = openBatch(name, goods, pot, shelf, { leftover, remembered });
   return insertBatch(
     storage,
     {

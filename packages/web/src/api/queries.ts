@@ -174,6 +174,18 @@ export function useAddEvent(batchId: string) {
   });
 }
 
+/** Adds several events to the record of a batch, one after the other. */
+export function useKeepEvents() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async ({ id, events }: { id: string; events: readonly Event[] }) => {
+      for (const event of events) await ask<Event>(`${API.batches}/${id}/events`, 'POST', event);
+    },
+    retry: retryUnlessRefused,
+    onSuccess: () => begun(queries),
+  });
+}
+
 export const useCopies = () =>
   useQuery({ queryKey: KEYS.copies, queryFn: () => ask<CopiesResponse>(API.copies) });
 

@@ -46,7 +46,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
     [batch, shelf.dyes],
   );
   const summary = useMemo(() => summarizeBatch(batch, shelf.dyes), [batch, shelf.dyes]);
-  const recorder = useRecord(batch.id);
+  const recorder = useRecord(batch);
   const { set } = batch.formulation.recipe;
   const open = isOpen(batch.card);
   const vessel = vesselOfCard(batch.card);
@@ -70,7 +70,8 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             Batch {batch.code}, begun {dayOf(batch.startedAt)} {clockTime(batch.startedAt)}
-            {vessel && `, in ${vessel.name}`}
+            {vessel && vessel.name !== '' && `, in ${vessel.name}`}
+            {batch.card.remembered && ', remembered from the notebook'}
           </Typography>
           <Typography>
             {state.closed ? (

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
@@ -37,6 +38,10 @@ export function BookScreen() {
         <Typography variant="body2" color="text.secondary" role="status">
           {book.data.total === 1 ? '1 batch' : `${book.data.total} batches`}
         </Typography>
+        <Box sx={{ flex: 1 }} />
+        <Button component={Link} to="/book/remember">
+          From the notebook
+        </Button>
       </Box>
       {book.data.total === 0 ? (
         <Typography sx={{ px: 2 }}>

@@ -13,6 +13,7 @@ const Formulation = lazy(async () => ({
   default: (await import('../colorways/FormulationScreen')).FormulationScreen,
 }));
 const Book = lazy(async () => ({ default: (await import('../book/BookScreen')).BookScreen }));
+const Remember = lazy(async () => ({ default: (await import('../book/RememberScreen')).RememberScreen }));
 const Batch = lazy(async () => ({ default: (await import('../book/BatchScreen')).BatchScreen }));
 const DyeAgain = lazy(async () => ({
   default: (await import('../book/again/DyeAgainScreen')).DyeAgainScreen,
@@ -33,6 +34,7 @@ export function Screens() {
           <Route path="colorways" element={<Colorways />} />
           <Route path="colorways/:id" element={<Formulation />} />
           <Route path="book" element={<Book />} />
+          <Route path="book/remember" element={<Remember />} />
           <Route path="book/:id" element={<Batch />} />
           <Route path="book/:id/again" element={<DyeAgain />} />
           <Route path="shelf/:resource?/:id?" element={<Shelf />} />

@@ -19,14 +19,14 @@ function nextCount(): number {
   return next;
 }
 
-/** A new event of a batch with when and on which device it was made. */
-export function stampEvent(batchId: string, event: NewEvent): Event {
+/** A new event of a batch with when and on which device it was made. @param at the instant it counts by; now */
+export function stampEvent(batchId: string, event: NewEvent, at?: string): Event {
   const now = new Date().toISOString();
   return {
     version: EVENT_VERSION,
     id: newId(),
     of: { kind: 'batch', id: batchId },
-    at: now,
+    at: at ?? now,
     clockAt: now,
     device: deviceId(),
     count: nextCount(),

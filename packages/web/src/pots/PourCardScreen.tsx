@@ -35,7 +35,7 @@ export function PourCardScreen() {
 function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const now = useNow(5);
   const { state, level, reading } = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
-  const recorder = useRecord(batch.id);
+  const recorder = useRecord(batch);
   const clock = potClock(state, now);
   const closed = state.closed !== null;
   const open = isOpen(batch.card);

@@ -52,6 +52,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
         startedAt: new Date().toISOString(),
         goods,
         potId: source ? (source.formulation.pot?.id ?? null) : potId === '' ? null : potId,
+        remembered: false,
         liquidFrom: source ? { batch: source.id, event: stampEvent(source.id, takenOverBy(source)) } : null,
       });
       void navigate(`/pots/${batch.id}`);

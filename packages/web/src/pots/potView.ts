@@ -20,6 +20,9 @@ export interface PotView {
 export function potView(batch: Batch, dyes: readonly Dye[]): PotView {
   const known = [...batch.formulation.dyes, ...dyes];
   const state = recordState(batch, batch.events, known);
-  const capacity = vesselOfCard(batch.card)?.capacityMl ?? (batch.card.passes[0]?.bathMl ?? 1) * 1.5;
+  const planned = batch.card.passes[0]?.bathMl ?? 0;
+  const capacity =
+    vesselOfCard(batch.card)?.capacityMl ??
+    Math.max(1, planned, planned === 0 ? state.bath.volumeMl : 0) * 1.5;
   return { state, reading: { batch, dyes: known }, level: state.bath.volumeMl / capacity };
 }

@@ -1,14 +1,14 @@
-import { strikeOut, type NewEvent } from '@ythrion/core';
+import { momentOf, strikeOut, type Batch, type NewEvent } from '@ythrion/core';
 import { saidOfEntry } from '../api/client';
 import { useAddEvent } from '../api/queries';
 import { stampEvent } from '../outbox/stampEvent';
 import { say } from '../parts/say';
 
 /** Adds to a batch's record, with a way to take it back, and says when the server cannot be reached. */
-export function useRecord(batchId: string) {
-  const add = useAddEvent(batchId);
+export function useRecord(batch: Batch) {
+  const add = useAddEvent(batch.id);
   const record = async (event: NewEvent, undoWord?: string): Promise<boolean> => {
-    const stamped = stampEvent(batchId, event);
+    const stamped = stampEvent(batch.id, event, momentOf(batch, new Date().toISOString()));
     try {
       await add.mutateAsync(stamped);
     } catch (error) {

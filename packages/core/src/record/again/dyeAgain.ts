@@ -224,6 +224,7 @@ function toldAnew(steps: readonly WayStep[], { place, water }: Formulation, card
 function cardAgain({ passes }: Card, told: readonly Told[], { inAll: ratio }: Reach): Card {
   return {
     version: CARD_VERSION,
+    remembered: false,
     acts: told.map(
       ({ id, act, quiet, tool, madeUp: made, askedGrams, estimated, dose, cautions }): CardAct => ({
         id,

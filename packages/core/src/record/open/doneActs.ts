@@ -60,7 +60,7 @@ export function alsoDone(
   said: Said,
   written = '',
 ): NewEvent {
-  const act = doneAs(batch, pass, doing, said);
+  const act = alsoDoneAct(vesselOfPass(batch, pass), pass, doing, said);
   // On the card of a batch without a plan the goods have a line, which goes without saying until somebody says it.
   const goodsLine = `${OPEN_PASS}.place.goods`;
   const planned =
@@ -70,14 +70,10 @@ export function alsoDone(
   return { kind: 'act', planned, act, written, note: '' };
 }
 
-function doneAs(
-  batch: Batch,
-  pass: string | null,
-  doing: Doing,
-  { celsius = null, minutes = null, clear = false }: NullableSaid,
-): Act {
+/** The same as an act. */
+export function alsoDoneAct(vessel: string, pass: string | null, doing: Doing, said: Said): Act {
+  const { celsius = null, minutes = null, clear = false } = said;
   const common = { pass, line: null, purpose: null } as const;
-  const vessel = vesselOfPass(batch, pass);
   const goods: string[] = [];
   switch (doing) {
     case 'goods in':
@@ -117,8 +113,6 @@ function doneAs(
       return { kind: 'dry', ...common, pass: null, goods };
   }
 }
-
-type NullableSaid = { celsius?: number | null; minutes?: number | null; clear?: boolean };
 
 /** The temperature that was last heated to or held at; null before any. */
 export const lastCelsius = ({ events }: Pick<Batch, 'events'>): number | null =>

@@ -16,20 +16,20 @@ import { recordState } from '../recordState';
 import { nameOf, summarizeBatch } from '../summary';
 import { alsoDone, lastCelsius, type Doing, type Said } from './doneActs';
 import { isOpen } from './isOpen';
-import { liquidLeaving, takenOverBy } from './liquidLeaving';
+import { liquidLeaving, takenOverBy, type LeavingLiquid } from './liquidLeaving';
 import { openBatch } from './openBatch';
 
 const goods = () => [
   goodsLine({ id: 'g1', baseId: 'wool', count: 1, gramsEach: 100 }),
   goodsLine({ id: 'g2', baseId: 'sock', count: 2, gramsEach: 50 }),
 ];
-const begun = (leftover: Parameters<typeof openBatch>[4] = null): Batch =>
+const begun = (leftover: LeavingLiquid | null = null): Batch =>
   batchSchema.parse({
     id: 'b1',
     code: '26-001',
     name: 'Not named yet',
     startedAt: AT,
-    ...openBatch('Not named yet', goods(), POT, SHELF, leftover),
+    ...openBatch('Not named yet', goods(), POT, SHELF, { leftover }),
     events: [],
   });
 

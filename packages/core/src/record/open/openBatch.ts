@@ -16,6 +16,7 @@ import type { Base } from '../../shelf/base';
 import type { Pot } from '../../shelf/pot';
 import { PLAIN_LINE, type Card, type CardAct } from '../card';
 import { CARD_VERSION } from '../cardVersion';
+import type { LeavingLiquid } from './liquidLeaving';
 
 /** The one pass of a batch that nobody planned, and the vessel it is dyed in. */
 export const OPEN_PASS = 'p1';
@@ -30,7 +31,7 @@ export interface Opened {
 /**
  * Begins a batch without a plan: its card brings the goods and the vessel, and has no lines. What is done is entered as it
  * is done, and is its recipe.
- * @param leftover liquid of another batch that is in the vessel already
+ * @param more liquid of another batch that is in the vessel already; whether it is put down from an old notebook
  * @throws FieldError for an unknown base
  */
 export function openBatch(
@@ -38,7 +39,7 @@ export function openBatch(
   goods: GoodsLine[],
   pot: Pot | null,
   shelf: Shelf,
-  leftover: Extract<Thing, { kind: 'liquid' }> | null = null,
+  { leftover = null, remembered = false }: { leftover?: LeavingLiquid | null; remembered?: boolean } = {},
 ): Opened {
   const formulation = formulate(name, openRecipe(goods, pot), shelf, pot);
   const bring = (id: string, thing: Thing, line: string | null = null): CardAct => ({
@@ -51,6 +52,7 @@ export function openBatch(
     formulation,
     card: {
       version: CARD_VERSION,
+      remembered,
       acts: [
         ...goods.map((line) =>
           bring(

@@ -1,0 +1,130 @@
+import { BLUE, BLUE_1, goodsLine, RED, SHELF } from '../../../test/examples';
+import { event, withEvents } from '../../../test/records';
+import { OUNCE_G, US_ML } from '../../units/conversions';
+import type { Act } from '../../process/act';
+import { notebookWords } from '../../words/notebookWords';
+import { actualRecipe } from '../actualRecipe';
+import { batchSchema } from '../batch';
+import { momentOf } from './momentOf';
+import { notebookEvents } from './notebookEvents';
+import { openBatch } from './openBatch';
+import { readNotebook } from './readNotebook';
+
+const shelf = { dyes: [{ ...BLUE, gramsPerTeaspoon: 3.2 }, RED], stocks: [BLUE_1], spoons: 'US' as const };
+const read = (text: string) => readNotebook(text, shelf);
+
+/** What an act comes to, in a line. */
+const brief = (act: Act): string => {
+  switch (act.kind) {
+    case 'run':
+      return `water ${act.ml?.toFixed(2)}`;
+    case 'put': {
+      const { material } = act;
+      const what =
+        material.kind === 'dye'
+          ? `${material.dyeId} ${material.strengthPercent ?? 'powder'}`
+          : material.kind === 'acid'
+            ? material.acid
+            : '';
+      return `${what} ${act.amount === null ? 'somehow' : act.amount.toFixed(3)} ${act.unit}`;
+    }
+    case 'hold':
+      return `hold ${act.atC} for ${act.minutes}${act.untilClear ? ' clear' : ''}`;
+    case 'heat':
+      return `heat ${act.toC?.toFixed(1)}`;
+    case 'stand':
+      return `stand ${act.minutes}`;
+    case 'handle':
+      return act.what;
+    default:
+      return act.kind;
+  }
+};
+const acts = (text: string): string[] => read(text).flatMap((piece) => piece.acts.map(brief));
+
+test('a note as it was said: spoons of powder in water, on goods, acid somehow, simmered', () => {
+  const note = '1/8 tsp of Vault Blue in 1/2 cup on 4 oz, vinegar, simmered 30 min';
+  // 3.2 g a level teaspoon: an eighth is 0.4 g; half a US cup is 118.29 mL.
+  expect(acts(note)).toEqual([
+    'blue powder 0.400 g',
+    `water ${(US_ML.cup / 2).toFixed(2)}`,
+    'vinegar somehow mL',
+    'hold 88 for 30',
+  ]);
+  expect(read(note)[0]!.goodsGrams).toBeCloseTo(4 * OUNCE_G, 9);
+  expect(read(note).map(({ text }) => text)).toEqual([
+    '1/8 tsp of Vault Blue in 1/2 cup on 4 oz',
+    'vinegar',
+    'simmered 30 min',
+  ]);
+});
+
+test.each([
+  [
+    '1 tsp Bell Red in 1 cup, used 1/2 cup on 200 g',
+    [expect.stringMatching(/^red powder \d/), 'water 118.29'],
+  ],
+  [
+    '20 mL Vault Blue 1 %, 2 L water, 1/4 cup of vinegar',
+    ['blue 1 20.000 mL', 'water 2000.00', 'vinegar 59.147 mL'],
+  ],
+  ['2 g Vault Blue; 5 g citric acid', ['blue powder 2.000 g', 'citric 5.000 g']],
+  // A spoon of crystals that nobody has weighed.
+  ['1 tbsp of citric', ['citric somehow g']],
+  [
+    'on 100 g of sock yarn, yarn in, heated to 185 F, held 20 min until clear',
+    ['place', 'heat 85.0', 'hold 88 for 20 clear'],
+  ],
+  [
+    'held at 82 C for 1 h then left 8 hours, turned, knotted, lifted, poured away, rinsed, hung to dry',
+    ['hold 82 for 60', 'stand 480', 'turn', 're-tie', 'lift', 'move', 'rinse', 'dry'],
+  ],
+])('%s', (text, comes) => expect(acts(text)).toEqual(comes));
+
+test('what cannot be read is kept as it was written, and says why', () => {
+  const why = (text: string) => read(text).map(({ problem }) => problem);
+  expect(why('simmered')).toEqual([expect.stringMatching(/Say for how long/)]);
+  expect(why('heated')).toEqual([expect.stringMatching(/Say how hot/)]);
+  expect(why('1/8 tsp of Nightshade in 1 cup on 100 g')).toEqual([
+    expect.stringMatching(/no dye called “Nightshade”/),
+  ]);
+  expect(why('the moon was full')).toEqual([expect.stringMatching(/kept as a note only/)]);
+  expect(read('')).toEqual([]);
+});
+
+test('a note becomes a record on its own day: as it was written, then what was done, each a minute or its wait later', () => {
+  const at = '2024-03-01T11:00:00.000Z';
+  const goods = [goodsLine({ id: 'g1', baseId: 'wool', count: 1, gramsEach: 4 * OUNCE_G })];
+  const begun = batchSchema.parse({
+    ...{ id: 'b1', name: 'x', startedAt: at, events: [] },
+    ...openBatch('x', goods, null, SHELF, { remembered: true }),
+  });
+  const text = '1/8 tsp of Vault Blue in 1/2 cup on 4 oz, vinegar, simmered 30 min until clear, rinsed';
+  const listed = notebookEvents(begun, text, read(text), { outcome: 'as wanted', standing: 'regular' });
+  expect(listed.map(({ at: when, event: one }) => [when.slice(11, 16), one.kind])).toEqual([
+    ['11:01', 'noted'],
+    ['11:02', 'act'],
+    ['11:03', 'act'],
+    ['11:04', 'act'],
+    ['11:05', 'act'],
+    ['11:36', 'act'],
+    ['11:37', 'closed'],
+  ]);
+  const batch = withEvents(
+    begun,
+    listed.map(({ at: when, event: one }) => event({ ...one, at: when })),
+  );
+  const { dyes, folded, version } = actualRecipe(batch, SHELF.dyes);
+  expect(folded.leftOut).toEqual([]);
+  // 0.4 g on 113.4 g; nobody weighed it.
+  expect(dyes[0]!.dos).toMatchObject({
+    value: expect.closeTo(40 / (4 * OUNCE_G), 9) as number,
+    sureness: 'estimate',
+  });
+  expect(version!.recipe.set).toMatchObject({ temperatureC: 88, minutes: 30 });
+  // Vinegar that nobody measured is said, and is in no recipe.
+  expect(version!.lost.map(({ act }) => act.kind)).toEqual(['put']);
+  expect(notebookWords(read(text)[1]!, SHELF.dyes)).toEqual(['white vinegar, nobody knows how much']);
+  // What is entered at the pot later counts by that day too.
+  expect(momentOf(batch, '2026-11-26T10:00:00.000Z').slice(0, 10)).toBe('2024-03-01');
+});

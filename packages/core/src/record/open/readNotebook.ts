@@ -1,0 +1,222 @@
+import { ACIDS, ACID_MATERIALS, type AcidMaterial } from '../../materials/acids';
+import type { Act } from '../../process/act';
+import { gramsPerTeaspoon } from '../../recipe/dyeEntry';
+import { splitNote } from '../../recipe/oldNote';
+import type { Dye } from '../../shelf/dye';
+import type { Stock } from '../../shelf/stock';
+import type { SpoonSystem } from '../../units/conversions';
+import { parseQuantity, type ParseContext } from '../../units/parseQuantity';
+import type { QuantityKindName } from '../../units/quantityKinds';
+import { alsoDoneAct, type Doing, type Said } from './doneActs';
+import { OPEN_PASS, OPEN_VESSEL } from './openBatch';
+
+/** One piece of an old note, and what it was read as. */
+export interface NotebookPiece {
+  /** As it was written. */
+  text: string;
+  acts: Act[];
+  /** Dry goods it speaks of, g; null for none. */
+  goodsGrams: number | null;
+  /** Why it could not be read; null when it could. */
+  problem: string | null;
+}
+
+/** What is on the shelf that a note may speak of. */
+export interface NotebookShelf {
+  dyes: readonly Dye[];
+  stocks: readonly Stock[];
+  spoons: SpoonSystem;
+}
+
+/**
+ * Reads an old note as it was said, such as “1/8 tsp of Vault Blue in 1/2 cup on 4 oz, vinegar, simmered 30 min”: piece by
+ * piece, each as what was done. What cannot be read stays as it was written, with why.
+ */
+export function readNotebook(text: string, shelf: NotebookShelf): NotebookPiece[] {
+  return piecesOf(text).map((piece) => {
+    for (const read of READERS) {
+      const found = read(piece, shelf);
+      if (found) return { text: piece, acts: [], goodsGrams: null, problem: null, ...found };
+    }
+    return {
+      text: piece,
+      acts: [],
+      goodsGrams: null,
+      problem:
+        'This is kept as a note only. Say what went in and how much, or what was done and for how long.',
+    };
+  });
+}
+
+/** Pieces between commas and the like; “used 1/4 cup on 4 oz” belongs to the piece before it. */
+function piecesOf(text: string): string[] {
+  const parts = text
+    .split(/[,;\n]|\.\s|\bthen\b|\band then\b/i)
+    .map((part) => part.trim().replace(/\.$/, ''))
+    .filter((part) => part !== '');
+  return parts.reduce<string[]>((pieces, part) => {
+    const last = pieces.at(-1);
+    if (last !== undefined && /^(?:used|poured|took)\s/i.test(part) && splitNote(`${last}, ${part}`))
+      return [...pieces.slice(0, -1), `${last}, ${part}`];
+    return [...pieces, part];
+  }, []);
+}
+
+type Found = Partial<Omit<NotebookPiece, 'text'>>;
+type Reader = (piece: string, shelf: NotebookShelf) => Found | null;
+
+const common = { pass: OPEN_PASS, line: null, purpose: 'unplanned' } as const;
+
+const water = (ml: number): Act => ({ kind: 'run', ...common, vessel: OPEN_VESSEL, ml, celsius: null });
+
+const dyePut = (dye: Dye, amount: number, stock: Pick<Stock, 'id' | 'strengthPercent'> | null): Act => ({
+  kind: 'put',
+  ...common,
+  material: {
+    kind: 'dye',
+    dyeId: dye.id,
+    stockId: stock?.id === '' ? null : (stock?.id ?? null),
+    strengthPercent: stock?.strengthPercent ?? null,
+    lotStrength: dye.lotStrength,
+  },
+  amount,
+  unit: stock ? 'mL' : 'g',
+  into: { vessel: OPEN_VESSEL },
+});
+
+/** The dye whose name is in some words; the longest name where several are. */
+const dyeIn = (words: string, dyes: readonly Dye[]): Dye | null =>
+  dyes
+    .filter(({ name }) => words.toLowerCase().includes(name.toLowerCase()))
+    .toSorted((one, other) => other.name.length - one.name.length)[0] ?? null;
+
+const unknownDye = (words: string): Found => ({
+  problem: `There is no dye called “${words}” on the shelf. Put it there first, or write its name as it is there.`,
+});
+
+/** `1/8 tsp of X in 1/2 cup on 4 oz`, and what of it was used. */
+const powderInWater: Reader = (piece, { dyes, spoons }) => {
+  const note = splitNote(piece) ?? splitNote(`${piece} on 100 g`);
+  if (!note) return null;
+  const dye = dyeIn(note.dyeName, dyes);
+  if (!dye) return unknownDye(note.dyeName);
+  const context = { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) };
+  const grams = amountIn(note.powder, 'dyeMass', context);
+  const ml = amountIn(note.water, 'volume', context);
+  const used = note.poured === '' ? ml : amountIn(note.poured, 'volume', context);
+  const goods = splitNote(piece)
+    ? amountIn(note.goods.replace(/\s+of\s.*$/i, ''), 'fiberMass', context)
+    : null;
+  for (const one of [grams, ml, used, goods]) if (typeof one === 'string') return { problem: one };
+  const share = Math.min(1, Number(used) / Number(ml));
+  return {
+    acts: [dyePut(dye, Number(grams) * share, null), water(Number(ml) * share)],
+    goodsGrams: goods === null ? null : Number(goods),
+  };
+};
+
+/** An amount with its unit at the head of a piece, and what it is of. */
+const MEASURED =
+  /^(?:added\s+|plus\s+|with\s+|in\s+)?(?<much>[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsps?|teaspoons?|tbsps?|tablespoons?|cups?|grams?|kg|g|mg|ml|liters?|litres?|l|quarts?|qt|pints?|pt|gallons?|gal|fl\.?\s?oz|oz|ounces?|lbs?|pounds?|t|T)\b\.?)\s*(?:of\s+)?(?<what>.+)$/i;
+
+const measured: Reader = (piece, { dyes, stocks, spoons }) => {
+  const found = MEASURED.exec(piece)?.groups;
+  if (!found?.much || !found.what) return null;
+  const { much, what } = found;
+  if (/\bwater\b/i.test(what)) return oneAct(amountIn(much, 'volume', { spoons }), water);
+  const acid = acidIn(what);
+  if (acid) {
+    const kind = ACIDS[acid].unit === 'mL' ? 'acidVolume' : 'acidMass';
+    const amount = amountIn(much, kind, { spoons });
+    // A spoon of crystals that nobody has weighed: kept as it was said.
+    return { acts: [acidPut(acid, typeof amount === 'number' ? amount : null)] };
+  }
+  const dye = dyeIn(what, dyes);
+  if (!dye) return /\b(?:goods|yarn|wool|silk|nylon|skeins?)\b/i.test(what) ? null : unknownDye(what);
+  const percent = /(\d+(?:\.\d+)?)\s*%/.exec(what)?.[1];
+  if (percent === undefined)
+    return oneAct(amountIn(much, 'dyeMass', { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) }), (grams) =>
+      dyePut(dye, grams, null),
+    );
+  const strengthPercent = Number(percent);
+  const jar = stocks.find((stock) => stock.dyeId === dye.id && stock.strengthPercent === strengthPercent);
+  return oneAct(amountIn(much, 'volume', { spoons }), (ml) =>
+    dyePut(dye, ml, { id: jar?.id ?? '', strengthPercent }),
+  );
+};
+
+const acidIn = (words: string): AcidMaterial | null =>
+  ACID_MATERIALS.toSorted((one, other) => other.length - one.length).find((material) =>
+    words.toLowerCase().includes(ACIDS[material].short),
+  ) ?? null;
+
+const acidPut = (acid: AcidMaterial, amount: number | null): Act => ({
+  kind: 'put',
+  ...common,
+  material: { kind: 'acid', acid, strengthPercent: ACIDS[acid].usualStrength },
+  amount,
+  unit: ACIDS[acid].unit,
+  into: { vessel: OPEN_VESSEL },
+});
+
+/** `a splash of vinegar`, or just `vinegar`. */
+const acidSomehow: Reader = (piece) => {
+  const acid = acidIn(piece);
+  return acid && !/\d/.test(piece) ? { acts: [acidPut(acid, null)] } : null;
+};
+
+/** `on 4 oz of sock yarn`. */
+const goods: Reader = (piece, { spoons }) => {
+  const said = /^(?:on|for|over)\s+(?<goods>.+?)(?:\s+of\s.*)?$/i.exec(piece)?.groups?.goods;
+  if (said === undefined) return null;
+  const grams = amountIn(said, 'fiberMass', { spoons });
+  return typeof grams === 'string' ? { problem: grams } : { goodsGrams: grams };
+};
+
+/** Words for what was done, with what each is. The first that fits counts. */
+const DONE: [RegExp, Doing][] = [
+  [/\b(?:rinsed?|washed?)\b/i, 'rinse'],
+  [/\b(?:dried|dry|hung)\b/i, 'dry'],
+  [/\b(?:simmer\w*|held|hold|cook\w*|steam\w*|boil\w*|baked?)\b/i, 'hold'],
+  [/\b(?:heated|brought|warmed)\b/i, 'heat'],
+  [/\b(?:left|stood|stand|rest\w*|sat|overnight|cool\w*)\b/i, 'stand'],
+  [/\bturned\b/i, 'turn'],
+  [/\b(?:twisted|tied|knotted)\b/i, 're-tie'],
+  [/\b(?:lifted|taken out|took out|pulled out)\b/i, 'lift'],
+  [/\b(?:poured (?:away|off|out)|drained)\b/i, 'pour away'],
+  [/\b(?:goods|yarn|skeins?|wool) (?:in|went in|put in)\b/i, 'goods in'],
+];
+
+/** What is usual where a note says “simmered” and no more, °C (common practice, no source). */
+const SIMMER_C = 88;
+
+const done: Reader = (piece) => {
+  const doing = DONE.find(([words]) => words.test(piece))?.[1];
+  if (doing === undefined) return null;
+  const degrees = /(\d+(?:\.\d+)?)\s*(?:°|degrees?)?\s*([CF])\b/.exec(piece);
+  const celsius = degrees ? amountIn(`${degrees[1]} ${degrees[2]}`, 'temperature', {}) : null;
+  const span = /(?:[\d./½¼¾]+\s*)+(?:min(?:ute)?s?|h(?:ou)?rs?|h|days?)\b/i.exec(piece)?.[0];
+  const minutes = span === undefined ? null : amountIn(span, 'minutes', {});
+  if (typeof celsius === 'string') return { problem: celsius };
+  if (typeof minutes === 'string') return { problem: minutes };
+  if ((doing === 'hold' || doing === 'stand') && minutes === null)
+    return { problem: 'Say for how long, such as “simmered 30 min”.' };
+  if (doing === 'heat' && celsius === null) return { problem: 'Say how hot, such as “heated to 85 C”.' };
+  const said: Said = {
+    ...(minutes !== null && { minutes }),
+    ...(celsius !== null ? { celsius } : doing === 'hold' ? { celsius: SIMMER_C } : {}),
+    clear: /\bclear\b/i.test(piece),
+  };
+  return { acts: [alsoDoneAct(OPEN_VESSEL, OPEN_PASS, doing, said)] };
+};
+
+const READERS: readonly Reader[] = [powderInWater, measured, goods, done, acidSomehow];
+
+/** An amount, or why it cannot be read. */
+function amountIn(text: string, kind: QuantityKindName, context: ParseContext): number | string {
+  const read = parseQuantity(text, kind, context);
+  return read.ok ? read.value : read.problem;
+}
+
+const oneAct = (amount: number | string, of: (amount: number) => Act): Found =>
+  typeof amount === 'string' ? { problem: amount } : { acts: [of(amount)] };
