@@ -1,6 +1,10 @@
 /** Unit tests of core and web, and server tests against real temporary database files. */
 export default {
-  testMatch: ['<rootDir>/packages/*/src/**/*.test.ts', '<rootDir>/packages/*/test/**/*.test.ts'],
+  testMatch: [
+    '<rootDir>/packages/*/src/**/*.test.ts',
+    '<rootDir>/packages/*/test/**/*.test.ts',
+    '<rootDir>/scripts/**/*.test.ts',
+  ],
   testEnvironment: 'node',
   transform: {
     '^.+\\.(t|j|mj)sx?$': [

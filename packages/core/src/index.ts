@@ -29,7 +29,7 @@ export * from './heat/bundle';
 export * from './heat/heatUp';
 export * from './heat/setMethods';
 export * from './heat/setWindow';
-export * from './heat/usualSet';
+export * from './recipe/usualSet';
 export * from './materials/acids';
 export * from './materials/cautionNames';
 export * from './method';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { acidForPh, bathPh, type BathContents } from './bathPh';
 import { activityCoefficient } from './davies';
 import { acidHeldMmol, mostHeldMmol } from './fiberUptake';
-import type { WeakAcidName } from './weakAcids';
+import type { WeakAcidName } from '../materials/weakAcidNames';
 
 const WOOL = [{ fiber: 'wool' as const, percent: 100 }];
 

@@ -2,7 +2,8 @@ import { FieldError } from '../figure/fieldError';
 import { activityCoefficient } from './davies';
 import { bracketedRoot } from './bracketedRoot';
 import { shareHeld, shareSpread } from './fiberUptake';
-import { PKW, WEAK_ACIDS, type WeakAcidName } from './weakAcids';
+import { PKW, WEAK_ACIDS } from './weakAcids';
+import type { WeakAcidName } from '../materials/weakAcidNames';
 
 /** Everything that decides the pH of a bath. */
 export interface BathContents {

@@ -4,7 +4,7 @@ import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { acidForPh, bathPh, type BathContents } from './bathPh';
-import type { WeakAcidName } from './weakAcids';
+import type { WeakAcidName } from '../materials/weakAcidNames';
 
 /** Milligrams of calcium carbonate that carry one milliequivalent of alkalinity. */
 export const MG_CACO3_PER_MEQ = 50.04;

@@ -1,3 +1,5 @@
+import type { WeakAcidName } from '../materials/weakAcidNames';
+
 /** A weak acid as chemistry sees it: its successive pKa at 25 °C and the charge of its fully protonated form. */
 export interface WeakAcid {
   pKa: readonly number[];
@@ -14,9 +16,7 @@ export const WEAK_ACIDS = {
   phthalic: { pKa: [2.95, 5.408], charge: 0 },
   phosphoric: { pKa: [2.148, 7.198, 12.35], charge: 0 },
   carbonic: { pKa: [6.352, 10.329], charge: 0 },
-} as const satisfies Record<string, WeakAcid>;
-
-export type WeakAcidName = keyof typeof WEAK_ACIDS;
+} as const satisfies Record<WeakAcidName, WeakAcid>;
 
 /** Ion product of water at 25 °C: CRC Handbook of Chemistry and Physics. */
 export const PKW = 13.995;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { WeakAcidName } from '../acid/weakAcids';
+import type { WeakAcidName } from './weakAcidNames';
 
 /** An acid as a dyer buys it, with all there is to know of it: one entry makes it known everywhere. */
 export interface AcidFacts {

@@ -3,7 +3,7 @@ import { BENCH_TOOLS, POT, SHELF, dyeLine } from '../../test/examples';
 import { written } from '../../test/written';
 import type { Figure } from '../figure/figure';
 import { SET_METHOD_NAMES } from '../heat/setMethods';
-import { usualSet } from '../heat/usualSet';
+import { usualSet } from '../recipe/usualSet';
 import type { DyeEntry } from '../recipe/dyeEntrySchema';
 import { formulate } from '../recipe/materials';
 import { METHOD_KINDS, METHODS, sectionsOf } from '../method';

@@ -5,7 +5,7 @@ import { SET_METHOD_NAMES, usualSetMinutes } from '../../test/sets';
 import { figure } from '../figure/figure';
 import { planFormulation } from './plan';
 import type { HeatSet } from '../recipe/recipe';
-import { usualSet } from '../heat/usualSet';
+import { usualSet } from '../recipe/usualSet';
 
 const stepsOf = (set: HeatSet) => linesOf(planFormulation(formulation({ set })));
 

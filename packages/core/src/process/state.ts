@@ -1,4 +1,4 @@
-import type { WeakAcidName } from '../acid/weakAcids';
+import type { WeakAcidName } from '../materials/weakAcidNames';
 import { DEFAULT_PLACE } from '../shelf/water';
 import type { Act, ActOf, VesselRole } from './act';
 import type { Chain } from './chain';

@@ -1,5 +1,5 @@
 import { SHELF, WOOL } from '../../test/examples';
-import { usualSet } from '../heat/usualSet';
+import { usualSet } from './usualSet';
 import { SET_METHOD_NAMES } from '../heat/setMethods';
 import { fiberWords } from '../shelf/fiberWords';
 import { jarWords } from '../shelf/jarWords';

@@ -2,7 +2,7 @@ import type { Base } from '../shelf/base';
 import type { Shelf } from './materials';
 import { QUICK_ACIDS } from './quickPour';
 import type { Colorway, DyeLine, GoodsLine, Pass } from './recipe';
-import { usualSet } from '../heat/usualSet';
+import { usualSet } from './usualSet';
 import { methodFacts, METHODS, sectionsOf } from '../method';
 import type { MethodKind, PassMethod } from '../method';
 

@@ -4,7 +4,7 @@ import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import type { Studio } from '../shelf/studio';
-import { usualSet } from '../heat/usualSet';
+import { usualSet } from './usualSet';
 import type { AcidDose, Formulation, HeatSet, Recipe } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */

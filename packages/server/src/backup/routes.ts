@@ -2,7 +2,7 @@ import { Router } from 'express';
 import path from 'node:path';
 import { API, type CopiesResponse, type StudioCopy } from '@ythrion/core';
 import { NotFound } from '../refusals/refusals';
-import type { Gate } from '../http/gate';
+import type { Gate } from '../gate/gate';
 import type { Storage } from '../storage/storage';
 import { checkStudio } from './check';
 import { listCopies, makeCopy, type CopyFile } from '../storage/copies';

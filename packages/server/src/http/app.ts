@@ -15,7 +15,7 @@ import { instrumentRoutes } from '../instruments/routes';
 import { shelfRoutes } from '../shelf/routes';
 import type { CopyFile } from '../storage/copies';
 import type { Storage } from '../storage/storage';
-import { createGate } from './gate';
+import { createGate } from '../gate/gate';
 import { NotFound, refusals } from '../refusals/refusals';
 
 const JSON_LIMIT = '1mb';

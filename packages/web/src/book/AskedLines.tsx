@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { ANSWERS, answered, titleOf, type Question, type Reading } from '@ythrion/core';
-import type { useRecord } from '../pots/useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 /** Lines that nobody ticked and nobody has said anything of since: whether they were done, one tap each. */
 export function AskedLines({

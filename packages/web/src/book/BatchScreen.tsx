@@ -26,11 +26,11 @@ import {
 } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
-import { OpenedBatch } from '../parts/OpenedBatch';
-import { batchView } from '../pots/batchView';
-import { CheckBar } from '../pots/CheckBar';
-import { CloseBatch } from '../pots/CloseBatch';
-import { useRecord } from '../pots/useRecord';
+import { OpenedBatch } from '../batch/OpenedBatch';
+import { batchView } from '../batch/batchView';
+import { CheckBar } from '../batch/CheckBar';
+import { CloseBatch } from '../batch/CloseBatch';
+import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
 import { KeepVersion } from './KeepVersion';
 import { TrueParts } from './TrueParts';

@@ -8,7 +8,7 @@ import { useBeginBatch, useRunning } from '../api/queries';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
-import { freePot } from '../pots/freePot';
+import { freePot } from '../batch/freePot';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';
 

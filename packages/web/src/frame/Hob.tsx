@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { kindWord, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
-import { usePot } from '../pots/usePot';
+import { usePot } from '../batch/usePot';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
 export function Hob() {

@@ -17,7 +17,7 @@ import {
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from './useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 export interface AlsoAddedProps {
   batch: Batch;

@@ -14,7 +14,7 @@ import {
   type RecordState,
 } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from './useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 /** What is done to goods and bath besides the card: a key each; where there is more to say, its fields. */
 export function AlsoDone({

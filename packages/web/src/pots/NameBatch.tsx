@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { nameSchema } from '@ythrion/core';
 import { TextLine } from '../parts/TextLine';
-import type { useRecord } from './useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 /** A batch that was begun without a plan gets its name whenever there is one. */
 export function NameBatch({ name, recorder }: { name: string; recorder: ReturnType<typeof useRecord> }) {

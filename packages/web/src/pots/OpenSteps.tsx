@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { actsDone, clockTime, eventWords, strikeOut, type Batch, type Reading } from '@ythrion/core';
-import type { useRecord } from './useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 /** What was done so far at a pot that nobody planned, in order. */
 export function OpenSteps({

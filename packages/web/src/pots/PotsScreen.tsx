@@ -7,7 +7,7 @@ import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState 
 import { useRunning } from '../api/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
-import { usePot } from './usePot';
+import { usePot } from '../batch/usePot';
 
 /** The wet side: every pot with what it is at, since when, and what comes next. */
 export function PotsScreen() {

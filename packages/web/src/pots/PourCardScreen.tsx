@@ -16,16 +16,16 @@ import {
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
-import { OpenedBatch } from '../parts/OpenedBatch';
+import { OpenedBatch } from '../batch/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
 import { AlsoDone } from './AlsoDone';
 import { NameBatch } from './NameBatch';
 import { OpenSteps } from './OpenSteps';
-import { potView } from './potView';
-import { CheckBar } from './CheckBar';
-import { CloseBatch } from './CloseBatch';
+import { potView } from '../batch/potView';
+import { CheckBar } from '../batch/CheckBar';
+import { CloseBatch } from '../batch/CloseBatch';
 import { StepLine } from './StepLine';
-import { useRecord } from './useRecord';
+import { useRecord } from '../batch/useRecord';
 
 /** The pour card of one pot: one line a step, the current one large; what is done shrinks and stays. */
 export function PourCardScreen() {

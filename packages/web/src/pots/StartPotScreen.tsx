@@ -18,7 +18,7 @@ import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
 import { say } from '../parts/say';
 import { Waiting } from '../parts/Waiting';
-import { freePot } from './freePot';
+import { freePot } from '../batch/freePot';
 
 /** A pot without a plan: pick goods and a vessel, then tap what goes in. */
 export function StartPotScreen() {

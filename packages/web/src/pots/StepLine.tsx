@@ -24,7 +24,7 @@ import {
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from './useRecord';
+import type { useRecord } from '../batch/useRecord';
 
 export interface StepLineProps {
   line: LineState;

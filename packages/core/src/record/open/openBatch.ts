@@ -1,7 +1,7 @@
 import { mostHeldMmol } from '../../acid/fiberUptake';
 import { phWindow } from '../../acid/expectedPh';
 import { dyeableShare } from '../../amounts/dyeableShare';
-import { usualSet } from '../../heat/usualSet';
+import { usualSet } from '../../recipe/usualSet';
 import type { Act, Thing, VesselRole } from '../../process/act';
 import { lineGrams } from '../../recipe/lineGrams';
 import { formulate, named, type Shelf } from '../../recipe/materials';

@@ -1,5 +1,5 @@
-import type { HeatSet } from '../recipe/recipe';
-import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from './setMethods';
+import type { HeatSet } from './recipe';
+import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from '../heat/setMethods';
 
 /** What is usual for a way of setting. */
 export function usualSet(method: SetMethod): HeatSet {

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import type { Batch, ShelfResponse } from '@ythrion/core';
 import { useBatch, useShelf } from '../api/queries';
-import { Waiting } from './Waiting';
+import { Waiting } from '../parts/Waiting';
 
 /** The batch the address names, with the shelf its entries refer to, once both are at hand. */
 export function OpenedBatch({ children }: { children: (batch: Batch, shelf: ShelfResponse) => ReactNode }) {
