@@ -192,3 +192,19 @@ test('an own way is put together step by step, and its card says just that', asy
     from = at + title.length;
   }
 });
+
+test('what was typed for an acid dose stays with that dose when another is taken out', async ({ page }) => {
+  await open(page, '/colorways/green-bronze');
+  const pass = page.getByRole('region', { name: /^Pass 1/ });
+  await pass.getByRole('button', { name: /^More for / }).click();
+  await page.getByRole('menuitem', { name: 'Add another acid dose' }).click();
+  const doses = pass.getByLabel('Dose', { exact: true });
+  await expect(doses).toHaveCount(2);
+  await pass.getByLabel('Acid', { exact: true }).nth(1).selectOption({ label: 'Vinegar' });
+  await pass.getByLabel('Counted as').nth(1).selectOption({ label: 'mL in all' });
+  await doses.nth(1).fill('2 tbsp');
+  await expect(doses.nth(1)).toHaveValue('2 tbsp');
+  await pass.getByLabel('Acid', { exact: true }).first().selectOption({ label: 'None' });
+  await expect(doses).toHaveCount(1);
+  await expect(doses).toHaveValue('2 tbsp');
+});

@@ -97,7 +97,7 @@ export const METHOD_RANGE: { [K in MethodKind]: fc.Arbitrary<Extract<PassMethod,
       fc.oneof(
         anywhere('sharePercent').map((sharePercent) => ({ do: 'water' as const, sharePercent })),
         fc.constantFrom(null, 'd0', 'd1').map((lineId) => ({ do: 'dye' as const, lineId })),
-        fc.integer({ min: 1, max: 3 }).map((nth) => ({ do: 'acid' as const, nth })),
+        fc.integer({ min: 1, max: 3 }).map((nth) => ({ do: 'acid' as const, acidId: `acid${nth}` })),
         anywhere('sharePercent').map((sharePercent) => ({ do: 'goods in' as const, sharePercent })),
         fc.constantFrom(...(['lift', 'turn', 're-tie'] as const)).map((what) => ({ do: what })),
         anywhere('temperature').map((temperatureC) => ({ do: 'heat' as const, temperatureC })),

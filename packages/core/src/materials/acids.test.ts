@@ -37,7 +37,7 @@ test('0.1 M formic acid is pH 2.38 (ideal, from its pKa 3.751, CRC Handbook)', (
 });
 
 test('every acid of the table can be decided on, and no other', () => {
-  const dose = { strengthPercent: 10, basis: 'gPerL', value: 1 };
+  const dose = { id: 'acid1', strengthPercent: 10, basis: 'gPerL', value: 1 };
   for (const material of ACID_MATERIALS)
     expect(acidDoseSchema.parse({ ...dose, material }).material).toBe(material);
   expect(() => acidDoseSchema.parse({ ...dose, material: 'lemon' })).toThrow(

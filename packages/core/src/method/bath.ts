@@ -155,13 +155,10 @@ const PURPOSE_OF: Record<AcidWhen, Purpose> = {
   cut: 'cut',
 };
 
-/** The line that the acts of an acid dose bear. @param nth its place in the list of the pass; 0: powder is cut with it */
-export const acidLine = (nth: number): string => (nth === 0 ? 'cut' : `acid${nth}`);
-
 /** An acid dose into a vessel or onto a place. */
 export function acidInto(
   scene: AnyScene,
-  { nth, material, strengthPercent, amount, when }: SceneAcid,
+  { id, material, strengthPercent, amount, when }: SceneAcid,
   into: End,
   purpose: Purpose = PURPOSE_OF[when],
 ): Written {
@@ -169,7 +166,7 @@ export function acidInto(
     id: idIn(scene, `acid.${purpose.replace(' ', '-')}`),
     act: {
       kind: 'put',
-      ...of(scene, purpose, purpose === 'top up' ? null : acidLine(nth)),
+      ...of(scene, purpose, purpose === 'top up' ? null : id),
       material: { kind: 'acid', acid: material, strengthPercent },
       amount,
       unit: ACIDS[material].unit,

@@ -27,7 +27,7 @@ export interface WayRead {
     placeId: string | null;
     volumeMl: number;
   }[];
-  acids: readonly { nth: number; name: string }[];
+  acids: readonly { id: string; name: string }[];
   parts: readonly { id: string; name: string; paintMl: number }[];
 }
 

@@ -21,8 +21,8 @@ export const ownStepSchema = z.discriminatedUnion(
     z.strictObject({ do: z.literal('water'), sharePercent: quantity('sharePercent') }),
     /** A dose of one dye line, or of each: a line goes in in as many equal doses as there are steps for it. */
     z.strictObject({ do: z.literal('dye'), lineId: idSchema.nullable() }),
-    /** An acid dose of the pass, by its place in their list; several steps share it equally. */
-    z.strictObject({ do: z.literal('acid'), nth: z.int().min(1).max(6) }),
+    /** An acid dose of the pass; several steps share it equally. */
+    z.strictObject({ do: z.literal('acid'), acidId: idSchema }),
     /** Goods in, all of them or a part of their length. */
     z.strictObject({ do: z.literal('goods in'), sharePercent: quantity('sharePercent') }),
     z.strictObject({ do: z.literal('lift') }),
@@ -37,13 +37,26 @@ export const ownStepSchema = z.discriminatedUnion(
 export type OwnStep = z.infer<typeof ownStepSchema>;
 export type OwnStepKind = OwnStep['do'];
 
+/** A step from before acid doses had ids of their own named one by its place. */
+function withAcidNamed(steps: unknown): unknown {
+  if (!Array.isArray(steps)) return steps;
+  return steps.map((step: unknown) => {
+    if (typeof step !== 'object' || step === null || !('nth' in step)) return step;
+    const { nth, ...rest } = step;
+    return { ...rest, acidId: `acid${String(nth)}` };
+  });
+}
+
 /** Its settings. */
 export const ownWaySettings = z.strictObject({
   kind: z.literal('own way'),
-  steps: z
-    .array(ownStepSchema)
-    .min(1, { error: 'An own way needs at least one step.' })
-    .max(60, { error: 'An own way can have at most 60 steps.' }),
+  steps: z.preprocess(
+    withAcidNamed,
+    z
+      .array(ownStepSchema)
+      .min(1, { error: 'An own way needs at least one step.' })
+      .max(60, { error: 'An own way can have at most 60 steps.' }),
+  ),
 });
 type Settings = z.infer<typeof ownWaySettings>;
 
@@ -65,7 +78,7 @@ export const OWN_STEP_LABELS: Record<OwnStepKind, string> = {
 export const OWN_STEP_USUAL: { [K in OwnStepKind]: Extract<OwnStep, { do: K }> } = {
   water: { do: 'water', sharePercent: 100 },
   dye: { do: 'dye', lineId: null },
-  acid: { do: 'acid', nth: 1 },
+  acid: { do: 'acid', acidId: 'acid1' },
   'goods in': { do: 'goods in', sharePercent: 100 },
   lift: { do: 'lift' },
   turn: { do: 'turn' },
@@ -80,8 +93,8 @@ const dosesOf = ({ steps }: Settings, lineId: string): number =>
   steps.filter((step) => step.do === 'dye' && (step.lineId === null || step.lineId === lineId)).length;
 
 /** Steps that put an acid dose in: each takes an equal part of it. */
-const partsOf = ({ steps }: Settings, nth: number): number =>
-  steps.filter((step) => step.do === 'acid' && step.nth === nth).length;
+const partsOf = ({ steps }: Settings, acidId: string): number =>
+  steps.filter((step) => step.do === 'acid' && step.acidId === acidId).length;
 
 function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
   const id = (role: string): string => idIn(scene, `${role}.${at + 1}`);
@@ -107,12 +120,12 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
         });
     case 'acid':
       return scene.acids
-        .filter(({ nth }) => nth === step.nth)
+        .filter(({ id: acidId }) => acidId === step.acidId)
         .map((acid) =>
           lineWith(
             acidInto(
               scene,
-              { ...acid, amount: acid.amount / partsOf(scene.settings, acid.nth) },
+              { ...acid, amount: acid.amount / partsOf(scene.settings, acid.id) },
               { vessel: scene.vessel },
               'bath',
             ),
@@ -203,7 +216,7 @@ export const ownWay: Method<Settings> = {
       ? []
       : [{ code: 'no goods in', values: {}, blocks: true }]),
     ...acids
-      .filter(({ nth }) => !steps.some((step) => step.do === 'acid' && step.nth === nth))
+      .filter(({ id }) => !steps.some((step) => step.do === 'acid' && step.acidId === id))
       .map(({ name }) => ({ code: 'acid without a step', values: { name } })),
   ],
   words: {

@@ -34,8 +34,8 @@ export type AcidWhen = AcidTime | 'cut';
 
 /** One acid dose of a pass, resolved. */
 export interface SceneAcid {
-  /** Its place in the list of the pass, from 1; 0 for what goes in beside them. */
-  nth: number;
+  /** Of the dose; `cut` for what goes in with the powder beside them. */
+  id: string;
   material: AcidMaterial;
   strengthPercent: number;
   amount: number;

@@ -88,6 +88,8 @@ export interface PourLine {
 
 /** One acid dose in the words of every school. */
 export interface PlannedAcid {
+  /** Of the dose; `cut` for citric that powder is cut with. */
+  id: string;
   /** Its place in the list of the pass, from 1; 0 for citric that powder is cut with. */
   nth: number;
   material: AcidMaterial;

@@ -3,7 +3,6 @@ import { acidGramsForPh, alkalinityMolar, expectedPh, phBeforeGoods } from '../a
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
-import { acidLine } from '../method/bath';
 import type { Formulation } from '../recipe/recipe';
 import { acidsTogether } from '../process/liquid';
 import { formatAmount } from '../units/formatQuantity';
@@ -48,10 +47,9 @@ export function readAcids(
   const fiberMmol = fiberInBath(formulation, pass);
   const puts: Put[] = [];
   for (const resolved of acids) {
-    const role = acidLine(resolved.nth);
     let first: Put | null = null;
     for (const [at, line] of lines.entries()) {
-      if (line.act.kind !== 'put' || line.act.line !== role) continue;
+      if (line.act.kind !== 'put' || line.act.line !== resolved.dose.id) continue;
       first ??= { resolved, line, at, brought: NO_BATH };
       // Acid of the soak comes along with the goods, as much of it as they hold.
       if (resolved.when !== 'soak') first.brought = together(first.brought, brought(line.before, line.after));
@@ -133,6 +131,7 @@ function planAcid(
   const samePh = insteadGrams(dose.material, all.amount, alone, inBath, fiberMmol, formulation);
   const otherAmount = (100 * samePh.value) / ACIDS[other].usualStrength;
   return {
+    id: dose.id,
     nth: resolved.nth,
     material: dose.material,
     label: facts.label,

@@ -101,7 +101,7 @@ function wayRead(
     })),
     acids: acids
       .filter(({ nth }) => nth > 0)
-      .map(({ nth, dose }) => ({ nth, name: `Acid ${nth}, ${ACIDS[dose.material].label},` })),
+      .map(({ nth, dose }) => ({ id: dose.id, name: `Acid ${nth}, ${ACIDS[dose.material].label},` })),
     parts: parts.map(({ id, name, paint }) => ({ id, name, paintMl: paint?.value ?? 0 })),
   };
 }

@@ -66,6 +66,7 @@ export function cutOf(pours: readonly PourLine[], bathMl: number, goodsGrams: nu
   const grams = pours.reduce((sum, pour) => sum + (pour.cut?.value ?? 0), 0);
   if (grams === 0) return [];
   const dose: AcidDose = {
+    id: 'cut',
     material: 'citric',
     strengthPercent: 100,
     basis: 'amount',
@@ -83,8 +84,8 @@ export function cutOf(pours: readonly PourLine[], bathMl: number, goodsGrams: nu
   ];
 }
 
-export const sceneAcid = ({ dose, nth, when, amounts }: ResolvedAcid): SceneAcid => ({
-  nth,
+export const sceneAcid = ({ dose, when, amounts }: ResolvedAcid): SceneAcid => ({
+  id: dose.id,
   when,
   material: dose.material,
   strengthPercent: dose.strengthPercent,
@@ -234,6 +235,6 @@ export function topUpAcidOf(pass: Pass, gPerL: number): SceneAcid | null {
   if (!dose || pass.topUpMl <= 0) return null;
   const { amount } = topUpAcid(gPerL, pass.topUpMl, dose.strengthPercent, ACIDS[dose.material].unit);
   return amount > 0
-    ? { nth: 0, when: 'start', material: dose.material, strengthPercent: dose.strengthPercent, amount }
+    ? { id: dose.id, when: 'start', material: dose.material, strengthPercent: dose.strengthPercent, amount }
     : null;
 }

@@ -68,6 +68,7 @@ export function jarFor(shelf: Shelf, dyeId: string): string | null {
 
 /** Acid a glaze starts from: strongly acid, cold (common practice, no source). */
 const GLAZE_ACID = {
+  id: 'acid1',
   material: 'citric',
   strengthPercent: 100,
   basis: 'gPerL',

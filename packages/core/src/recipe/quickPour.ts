@@ -22,8 +22,8 @@ const GROUNDS: Record<QuickPour['fiber'], string> = { wool: '#efe9dc', nylon: '#
 
 /** The acid a newcomer starts from: vinegar at 1 g acetic acid per liter of bath (common practice, no source). */
 export const QUICK_ACIDS: Record<'vinegar' | 'citric', AcidDose> = {
-  vinegar: { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
-  citric: { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' },
+  vinegar: { id: 'acid1', material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
+  citric: { id: 'acid1', material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' },
 };
 
 /**

@@ -12,6 +12,7 @@ import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
 import { dyeEntrySchema } from './dyeEntrySchema';
 import { passMethodSchema } from '../method';
+import { withAcidIds, withWrittenByAcid } from './acidIds';
 import { ACID_TIMES } from '../method/acidTimes';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
@@ -45,6 +46,7 @@ export const dyeLineSchema = z.strictObject({
 
 /** An acid dose, in the basis it was given. */
 export const acidDoseSchema = z.strictObject({
+  id: idSchema,
   material: acidMaterialSchema,
   /** Liquids: g per 100 mL; crystals: % pure. */
   strengthPercent: z
@@ -106,7 +108,15 @@ export const passSchema = z.strictObject({
   /** Depth that a print value of 100 % stands for, %. */
   printDepthPercent: quantity('dos').default(1),
   water: waterSchema,
-  acids: z.array(acidDoseSchema).max(6, { error: 'A pass can have at most 6 acid doses.' }),
+  acids: z.preprocess(
+    withAcidIds,
+    z
+      .array(acidDoseSchema)
+      .max(6, { error: 'A pass can have at most 6 acid doses.' })
+      .refine((doses) => new Set(doses.map(({ id }) => id)).size === doses.length, {
+        error: 'Every acid dose of a pass needs an id of its own.',
+      }),
+  ),
   /** Water that will be topped up during the pass, mL; its acid goes with it. */
   topUpMl: quantity('topUp').default(0),
   heat: heatProgramSchema.nullable().default(null),
@@ -161,7 +171,7 @@ export const colorwaySchema = z.strictObject({
     .default(1),
   recipe: recipeSchema,
   /** What was typed into a field, by the field's path in the recipe, where it differs from the plain number. */
-  asWritten: z.record(z.string().max(200), z.string().max(100)).default({}),
+  asWritten: z.preprocess(withWrittenByAcid, z.record(z.string().max(200), z.string().max(100))).default({}),
   retired: z.boolean().default(false),
 });
 

@@ -1,4 +1,5 @@
 import request from 'supertest';
+import type { BeginBatch } from '@ythrion/core';
 import { BASE, begin, DYE, JAR, RECIPE, testStudio, type TestStudio } from '../../test/studio';
 import { eventOf, poured } from '../../test/records';
 import { parseDocumentText, withLines } from './parseDocumentText';
@@ -104,6 +105,21 @@ test('an import is all or nothing: one wrong line and nothing is kept', async ()
   expect((await request(studio.app).get('/api/document')).body).toEqual(before);
 });
 
+/** A batch as it was begun when acid doses had no ids. */
+const withoutAcidIds = ({ formulation, ...batch }: BeginBatch): object => ({
+  ...batch,
+  formulation: {
+    ...formulation,
+    recipe: {
+      ...formulation.recipe,
+      passes: formulation.recipe.passes.map((pass) => ({
+        ...pass,
+        acids: pass.acids.map(({ id: _, ...dose }) => dose),
+      })),
+    },
+  },
+});
+
 test.each([
   [
     'a batch of no known colorway',
@@ -118,7 +134,7 @@ test.each([
     bases: [BASE],
     dyes: [DYE],
     stocks: [JAR],
-    batches: [batch],
+    batches: [withoutAcidIds(batch)],
   }).expect(400);
   expect(body.problems[0].field).toBe(field);
 });

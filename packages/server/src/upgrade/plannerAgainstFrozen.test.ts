@@ -30,15 +30,34 @@ function figuresOf(value: unknown, path = ''): Map<string, number> {
     return found.set(path.replace('/topUp/acid/amount', '/topUp/acid'), (value as Figure).value);
   for (const [key, inner] of Object.entries(value)) {
     const { id, lineId, name, label } = (inner ?? {}) as Record<string, string | undefined>;
-    add(figuresOf(inner, `${path}/${Array.isArray(value) ? (id ?? lineId ?? name ?? label ?? key) : key}`));
+    // Acid doses had no ids in 0.1.0.
+    const own = path.endsWith('/acids') ? label : (id ?? lineId ?? name ?? label);
+    add(figuresOf(inner, `${path}/${Array.isArray(value) ? (own ?? key) : key}`));
   }
   return found;
 }
+
+/** A way as 0.1.0 had it: steps of an own way named an acid dose by its place. */
+const byPlace = ({ method, acids }: Pass): object =>
+  method.kind === 'own way'
+    ? {
+        ...method,
+        steps: method.steps.map((step) =>
+          step.do === 'acid'
+            ? {
+                do: 'acid',
+                nth: 1 + acids.findIndex(({ id }) => id === step.acidId) || Number(step.acidId.at(-1)),
+              }
+            : step,
+        ),
+      }
+    : method;
 
 /** What 0.1.0 made of a recipe; null where it could not. Heat decided for a way that stands cold is left out: see the table. */
 function oldPlan(formulation: Formulation): { plan: object; card: Card } | null {
   const passes = formulation.recipe.passes.map((pass) => ({
     ...pass,
+    method: byPlace(pass),
     heat: methodFacts(pass.method.kind).hot ? pass.heat : null,
   }));
   try {

@@ -163,15 +163,17 @@ function StepSetting({
       return (
         <Choice
           label={`Which acid, step ${at + 1}`}
-          value={String(step.nth)}
-          options={Array.from({ length: Math.max(step.nth, pass.acids.length, 1) }, (_, i) => {
-            const dose = pass.acids[i];
-            return {
-              value: String(i + 1),
-              label: dose ? `${i + 1}: ${ACIDS[dose.material].short}` : `${i + 1}`,
-            };
-          })}
-          onChange={(nth) => onChange({ ...step, nth: Number(nth) })}
+          value={step.acidId}
+          options={[
+            ...pass.acids.map((dose, i) => ({
+              value: dose.id,
+              label: `${i + 1}: ${ACIDS[dose.material].short}`,
+            })),
+            ...(pass.acids.some(({ id }) => id === step.acidId)
+              ? []
+              : [{ value: step.acidId, label: 'none of the doses' }]),
+          ]}
+          onChange={(acidId) => onChange({ ...step, acidId })}
         />
       );
     case 'hold':

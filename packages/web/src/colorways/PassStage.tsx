@@ -170,7 +170,10 @@ function PassBar(props: PassBarProps) {
   };
   const addAcid = (): void =>
     draft.changePass(pass.id, ({ acids }) => ({
-      acids: [...acids, { ...(acids.at(-1) ?? QUICK_ACIDS.vinegar), when: 'last' } satisfies AcidDose],
+      acids: [
+        ...acids,
+        { ...(acids.at(-1) ?? QUICK_ACIDS.vinegar), id: newId(), when: 'last' } satisfies AcidDose,
+      ],
     }));
   const item = (word: string, work: () => void, off = false) => (
     <MenuItem key={word} onClick={close(work)} disabled={off} sx={{ minHeight: 44 }}>

@@ -77,7 +77,7 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
             .map((line) => dyeRow(inputs, line)),
         ])),
     ...sharedDepthRow(inputs),
-    ...pass.acids.map((dose, i) => acidRow(inputs, dose, i)),
+    ...pass.acids.map((dose) => acidRow(inputs, dose)),
     ...(pass.heat
       ? [
           {
@@ -184,20 +184,22 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
       ];
 }
 
-function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: AcidDose, i: number): StageRow {
-  const path = i === 0 ? `passes.${pass.id}.acid` : `passes.${pass.id}.acid.${i}`;
+function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: AcidDose): StageRow {
+  const path = `passes.${pass.id}.acid.${dose.id}`;
   // A dose of nothing is not planned, nor one that no step of an own way puts in.
-  const acid = planned.acids.find(({ nth }) => nth === i + 1) ?? null;
+  const acid = planned.acids.find(({ id }) => id === dose.id) ?? null;
   const put = (next: AcidDose | null, written: string): void =>
     draft.changePass(
       pass.id,
       ({ acids }) => ({
-        acids: next ? acids.map((other, j) => (j === i ? next : other)) : acids.filter((_, j) => j !== i),
+        acids: next
+          ? acids.map((other) => (other.id === dose.id ? next : other))
+          : acids.filter(({ id }) => id !== dose.id),
       }),
       { [path]: written },
     );
   return {
-    key: `acid-${i}`,
+    key: `acid-${dose.id}`,
     left: (
       <AcidFields
         dose={dose}

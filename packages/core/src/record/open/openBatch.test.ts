@@ -110,7 +110,7 @@ test('its true recipe is its recipe: step by step, the last hot hold as the set'
       { do: 'water', sharePercent: 100 },
       { do: 'dye', lineId: 'd1' },
       { do: 'goods in' },
-      { do: 'acid', nth: 1 },
+      { do: 'acid', acidId: 'acid1' },
       { do: 'heat', temperatureC: 85 },
       { do: 'dye', lineId: 'd2' },
     ],

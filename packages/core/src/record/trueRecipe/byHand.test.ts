@@ -130,14 +130,14 @@ test('a pass whose acts fit its way no more is an own way, and comes to the same
       { do: 'water', sharePercent: 100 },
       { do: 'dye', lineId: 'd1' },
       { do: 'dye', lineId: 'd2' },
-      { do: 'acid', nth: 1 },
+      { do: 'acid', acidId: 'acid1' },
       { do: 'goods in', sharePercent: 100 },
       { do: 'heat', temperatureC: 85 },
       { do: 'hold', minutes: 20, untilClear: true },
       { do: 'lift' },
       { do: 'dye', lineId: 'd3' },
       { do: 'goods in', sharePercent: 100 },
-      { do: 'acid', nth: 2 },
+      { do: 'acid', acidId: 'acid2' },
     ],
   });
   expect(lost.map(({ act }) => act.kind)).toEqual(['handle']);

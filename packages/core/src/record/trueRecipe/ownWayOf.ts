@@ -114,8 +114,9 @@ class OwnWay {
   private soured(material: AcidDose['material'], strengthPercent: number, amount: number): OwnStep | null {
     const value = (1000 * pureAcidGrams(amount, strengthPercent)) / Math.max(1, this.bathMl);
     if (this.acids.length >= MOST_ACIDS) return null;
-    this.acids.push({ material, strengthPercent, basis: 'gPerL', value, when: 'start' });
-    return { do: 'acid', nth: this.acids.length };
+    const id = `acid${this.acids.length + 1}`;
+    this.acids.push({ id, material, strengthPercent, basis: 'gPerL', value, when: 'start' });
+    return { do: 'acid', acidId: id };
   }
 }
 

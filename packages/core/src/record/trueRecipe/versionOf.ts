@@ -225,6 +225,7 @@ function acidsOf(pass: Pass, additions: readonly Addition[], bathMl: number): Ac
     const inSoak = when === 'soak' || bathMl <= 0;
     const key = `${material.acid} ${material.strengthPercent} ${when}`;
     doses.set(key, {
+      id: doses.get(key)?.id ?? `acid${doses.size + 1}`,
       material: material.acid,
       strengthPercent: material.strengthPercent,
       basis: inSoak ? 'amount' : 'gPerL',
