@@ -5,7 +5,6 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import type { Colorway } from '@ythrion/core';
-// @ts-expect-error a plain module without types, shared with the scripts
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import type { Measure } from './bench';
 

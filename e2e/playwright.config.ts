@@ -1,5 +1,4 @@
 import { defineConfig } from '@playwright/test';
-// @ts-expect-error a plain module without types, shared with the scripts
 import { CHROMIUM } from '../scripts/chromium.mjs';
 
 /** The real application in Debian's Chromium; every test file starts a server of its own on a free port. */

@@ -7,11 +7,13 @@ import { say } from './steps.mjs';
 export function ensureBrowser() {
   if (existsSync(CHROMIUM.executablePath)) return;
   say('Chromium is missing; trying to install it.');
+  /** @type {import('node:child_process').SpawnSyncOptions} */
   const quiet = {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   };
   const root = process.getuid?.() === 0;
+  /** @param {string[]} args */
   const apt = (args) =>
     (root ? spawnSync('apt-get', args, quiet) : spawnSync('sudo', ['-n', 'apt-get', ...args], quiet))
       .status === 0;

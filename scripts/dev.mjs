@@ -7,12 +7,13 @@ import path from 'node:path';
 import { build, install } from './prepare.mjs';
 import { ROOT } from './steps.mjs';
 
+/** @returns {Promise<number>} */
 const freePort = () =>
   new Promise((resolve) => {
     const probe = createServer();
     probe.listen(0, '127.0.0.1', () => {
-      const { port } = probe.address();
-      probe.close(() => resolve(port));
+      const address = probe.address();
+      probe.close(() => resolve(typeof address === 'object' ? (address?.port ?? 0) : 0));
     });
   });
 

@@ -11,6 +11,11 @@ const only = process.argv[3] ?? '';
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
+/**
+ * @typedef {{ name: string, path: string, size: { width: number, height: number }, act?: (page: import('@playwright/test').Page) => Promise<void> }} View
+ */
+
+/** @type {View[]} */
 const VIEWS = [
   { name: 'pour', path: '/pour', size: DESK },
   { name: 'pour-phone', path: '/pour', size: PHONE },

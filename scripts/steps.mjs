@@ -8,10 +8,18 @@ import { fileURLToPath } from 'node:url';
 export const ROOT = path.resolve(path.dirname(fileURLToPath(import.meta.url)), '..');
 const CACHE = path.join(ROOT, '.cache');
 
-/** Says what is going on without touching standard output, which belongs to the command itself. */
+/**
+ * Says what is going on without touching standard output, which belongs to the command itself.
+ * @param {string} words
+ */
 export const say = (words) => process.stderr.write(`${words}\n`);
 
-/** Runs a command in the project; ends this process with its code when it fails. */
+/**
+ * Runs a command in the project; ends this process with its code when it fails.
+ * @param {string} command
+ * @param {string[]} args
+ * @param {import('node:child_process').SpawnSyncOptions & { quiet?: boolean }} options
+ */
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, {
     cwd: ROOT,
@@ -24,11 +32,22 @@ export function run(command, args, options = {}) {
   }
 }
 
-/** Runs a program that npm installed. */
+/**
+ * Runs a program that npm installed.
+ * @param {string} program
+ * @param {string[]} args
+ * @param {import('node:child_process').SpawnSyncOptions & { quiet?: boolean }} [options]
+ */
 export const runLocal = (program, args, options) =>
   run(path.join(ROOT, 'node_modules/.bin', program), args, options);
 
-/** Does `work` unless the given files are as they were when it last succeeded and `made` is there. */
+/**
+ * Does `work` unless the given files are as they were when it last succeeded and `made` is there.
+ * @param {string} name
+ * @param {string[]} inputs
+ * @param {string} made
+ * @param {() => void} work
+ */
 export function unlessUpToDate(name, inputs, made, work) {
   const stamp = path.join(CACHE, `${name}.stamp`);
   const now = fingerprint(inputs);
@@ -38,6 +57,7 @@ export function unlessUpToDate(name, inputs, made, work) {
   writeFileSync(stamp, now);
 }
 
+/** @param {string[]} inputs */
 function fingerprint(inputs) {
   const hash = createHash('sha256').update(process.version);
   for (const file of inputs.flatMap((input) => filesIn(path.join(ROOT, input))).toSorted())
@@ -45,6 +65,10 @@ function fingerprint(inputs) {
   return hash.digest('hex');
 }
 
+/**
+ * @param {string} place
+ * @returns {string[]}
+ */
 function filesIn(place) {
   if (!existsSync(place)) return [];
   if (statSync(place).isFile()) return [place];

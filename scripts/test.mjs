@@ -3,6 +3,10 @@ import { ensureBrowser } from './browser.mjs';
 import { build, install } from './prepare.mjs';
 import { runLocal, say } from './steps.mjs';
 
+/**
+ * @param {string} name
+ * @param {() => void} work
+ */
 const part = (name, work) => {
   const from = Date.now();
   say(`\n== ${name}`);

@@ -18,11 +18,21 @@ export interface FoldedRecord {
   end: State;
 }
 
+/** The record folded last: the screens that show it ask for it again and again. */
+let last: { batch: Batch; folded: FoldedRecord } | null = null;
+
 /**
  * Does the acts of a record in the order of their instants. What a later act implies and nobody ticked is taken as
  * done as planned, and at closing all the rest; dye and acid never are.
  */
 export function foldRecord(batch: Batch): FoldedRecord {
+  if (last?.batch === batch) return last.folded;
+  const folded = foldAnew(batch);
+  last = { batch, folded };
+  return folded;
+}
+
+function foldAnew(batch: Batch): FoldedRecord {
   const { standing } = standingEvents(batch.events);
   const inOrder = standing.toSorted((one, other) => Date.parse(one.at) - Date.parse(other.at));
   const recording = new Recording(batch, seenUnclear(inOrder));
