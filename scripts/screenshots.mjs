@@ -40,12 +40,23 @@ const VIEWS = [
   },
   { name: 'formulation-phone', path: '/colorways/green-bronze', size: PHONE },
   { name: 'pots-phone', path: '/pots', size: PHONE },
-  { name: 'pour-card', path: '/pots/b15-angelus', size: DESK },
   { name: 'pour-card-phone', path: '/pots/b15-angelus', size: PHONE },
   { name: 'book', path: '/book', size: DESK },
-  { name: 'book-phone', path: '/book', size: PHONE },
   { name: 'batch', path: '/book/b04-green-bronze', size: DESK },
   { name: 'dye-again', path: '/book/b04-green-bronze/again', size: DESK },
+  {
+    name: 'notebook',
+    path: '/book/remember',
+    size: DESK,
+    act: async (page) => {
+      await page.getByLabel('Name', { exact: true }).fill('Old mauve');
+      await page.getByLabel('Dyed on').fill('2024-03-01');
+      await page
+        .getByLabel('As it was written')
+        .fill('1/8 tsp of Vesper Violet in 1/2 cup on 4 oz, a splash of vinegar, simmered 30 min, rinsed');
+      await page.getByText('rinsed', { exact: true }).waitFor();
+    },
+  },
   { name: 'shelf-dyes', path: '/shelf/dyes/vault-blue', size: DESK },
   {
     name: 'stock-scale',
@@ -73,7 +84,7 @@ const VIEWS = [
       await page.getByText('Copied, and the copy checked.').waitFor({ state: 'detached' });
     },
   },
-  // Last: it begins a batch, which then stands on the hob of every later picture.
+  // Last: these begin a batch, which then stands on the hob of every later picture.
   {
     name: 'pour-card-dilution',
     path: '/colorways/minute-hand',
@@ -89,6 +100,27 @@ const VIEWS = [
           .first()
           .click();
         await step.getByRole('heading', { name: title, exact: true }).waitFor({ state: 'detached' });
+      }
+    },
+  },
+  {
+    name: 'pot-without-plan',
+    path: '/pots/new',
+    size: PHONE,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      const fields = page.getByRole('region', { name: 'Put in' });
+      for (const [what, much] of [
+        ['water', '5 L'],
+        ['Vault Blue 1 %', '2 tbsp'],
+      ]) {
+        await fields.getByLabel('What', { exact: true }).selectOption({ label: what ?? '' });
+        await fields.getByLabel('How much').fill(much ?? '');
+        await fields.getByRole('button', { name: 'Keep' }).click();
+        await page
+          .getByRole('listitem')
+          .filter({ hasText: what ?? '' })
+          .waitFor();
       }
     },
   },

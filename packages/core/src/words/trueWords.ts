@@ -40,14 +40,18 @@ function passPart(pass: TruePass, which: string, reading: Reading): TruePart {
     title: title.charAt(0).toUpperCase() + title.slice(1),
     lines: [
       ...pass.waits.filter(isSoak).flatMap((wait) => waitLines(wait, reading)),
-      ...pass.dyes.map((dye, i): TrueLine => {
+      ...pass.dyes.flatMap((dye, i): TrueLine[] => {
         const where = placeWords(dye, pass.id, reading);
-        return {
-          key: `dye ${i}`,
-          what: `${dyeName(dye.dyeId, reading.dyes)}${where === null ? '' : `, ${where}`}`,
-          figure: dye.depth,
-          note: dye.line === null && !isOpen(reading.batch.card) ? 'not planned' : null,
-        };
+        // On all the goods of the only pass its depth is told already.
+        if (which === '' && where === null) return [];
+        return [
+          {
+            key: `dye ${i}`,
+            what: `${dyeName(dye.dyeId, reading.dyes)}${where === null ? '' : `, ${where}`}`,
+            figure: dye.depth,
+            note: dye.line === null && !isOpen(reading.batch.card) ? 'not planned' : null,
+          },
+        ];
       }),
       ...amountLine('Water', pass.water),
       ...pass.acids.map(({ line, amount, additions }, i): TrueLine => ({

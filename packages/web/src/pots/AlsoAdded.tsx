@@ -45,7 +45,8 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
         { material: choice.material, amount: amount.value, unit: choice.unit },
         amount.written,
       ),
-      `${always ? 'In' : 'Also added'}: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
+      // Where nothing is planned it stands in the list at once, with a key to take it back.
+      always ? undefined : `Also added: ${formatAmount(amount.value, choice.unit)} of ${choice.label}.`,
     );
     if (kept) {
       setAmount(undefined);

@@ -32,8 +32,8 @@ export function AlsoDone({
   const [asked, setAsked] = useState(false);
   const [doing, setDoing] = useState<Doing | null>(null);
   const keep = async (what: Doing, said: Parameters<typeof alsoDone>[3], written = ''): Promise<void> => {
-    if (await recorder.record(alsoDone(batch, state.pass, what, said, written), `${DOING_WORDS[what]}.`))
-      setDoing(null);
+    const event = alsoDone(batch, state.pass, what, said, written);
+    if (await recorder.record(event, open ? undefined : `${DOING_WORDS[what]}.`)) setDoing(null);
   };
   if (!open && !asked)
     return (

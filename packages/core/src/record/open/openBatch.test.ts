@@ -94,7 +94,6 @@ test('its record summed up says what was done, and nothing of what was not plann
   const [pass] = trueWords(truly, { batch, dyes: SHELF.dyes });
   expect(pass!.title).toBe('Own way');
   expect(pass!.lines.map(({ what, note }) => [what, note])).toEqual([
-    ['Vault Blue', null],
     ['Water', null],
     ['Add white vinegar to the bath', null],
     ['Hold at 85 °C until the bath clears', null],

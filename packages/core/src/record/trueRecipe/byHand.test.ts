@@ -55,8 +55,6 @@ test('two acid times stay two, in the words and in the next version', () => {
     [
       'Immersion',
       'Wet out the goods in plain water with a drop of wetting agent | 30 min',
-      'Vault Blue | 1 %',
-      'Bell Red | 0.25 %',
       'Water | 5510 mL',
       'Add white vinegar to the bath | 120 mL',
       'Add white vinegar to the hot, level bath | 120 mL',
