@@ -42,7 +42,7 @@ export function againTable(
 ): AgainTable {
   const readings = { then: { batch, dyes }, now: { batch: made, dyes } };
   return {
-    goods: [...goodsRows(folded, made), ...depthRows(folded.end, made.end, dyes)],
+    goods: [...goodsRows(folded, made), ...depthRows(folded, made.end, dyes)],
     acts: made.compared.flatMap((row, i) => actRow(row, i, readings)),
   };
 }
@@ -70,15 +70,19 @@ function goodsRows(folded: FoldedRecord, { formulation }: DyedAgain): AgainRow[]
 }
 
 /** What of each dye is on all the goods, spare ones apart. */
-function depthRows(then: State, now: State, dyes: readonly Dye[]): AgainRow[] {
-  const [before, after] = [depths(then), depths(now)];
+function depthRows({ end, toTheEnd }: FoldedRecord, now: State, dyes: readonly Dye[]): AgainRow[] {
+  const [before, after] = [depths(end), depths(now)];
   const of = (found: Map<string, number>, id: string, when: string): Figure | null => {
     const percent = found.get(id);
     return percent === undefined
       ? null
       : figure(percent, '%', `dye on the goods ${when} ÷ their weight × 100`);
   };
-  return [...new Set([...before.keys(), ...after.keys()])].map((id) => ({
+  // In the order in which they first go in.
+  const inOrder = toTheEnd.flatMap(({ act }) =>
+    act.kind === 'put' && act.material.kind === 'dye' ? [act.material.dyeId] : [],
+  );
+  return [...new Set([...inOrder, ...before.keys(), ...after.keys()])].map((id) => ({
     key: `depth ${id}`,
     label: `${dyeName(id, dyes)}, depth`,
     then: of(before, id, 'then'),

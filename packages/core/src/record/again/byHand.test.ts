@@ -1,8 +1,10 @@
 import { BENCH_TOOLS, formulation, POT, RED, SHELF } from '../../../test/examples';
 import { fourLines } from '../../../test/fourLines';
 import { also, asPlanned, AT, begunBatch, event, tick, withEvents } from '../../../test/records';
+import { METHODS } from '../../method';
 import { amountOf } from '../../process/amountOf';
 import { depths } from '../../process/depths';
+import { titleOf } from '../../words/lineWords';
 import { dyeSchema } from '../../shelf/dye';
 import { lookAct } from '../unplanned';
 import type { Batch } from '../batch';
@@ -201,6 +203,29 @@ test('eleven additions to a cup, half of it poured: one put of each dye, half as
   expect(depths(made.end).get('red')).toBeCloseTo(0.35, 9);
   expect(depths(made.end).get('blue')).toBeCloseTo(1.005, 9);
   expect(depths(foldRecord(record).end).get('red')).toBeCloseTo(0.35, 9);
+});
+
+test('words that name an amount name the one of now: paint is made up to twice as much for twice the goods', () => {
+  const [first] = formulation().recipe.passes;
+  const method = METHODS.painting.usual;
+  const dyes = first!.dyes.map((line) => ({ ...line, sectionId: method.sections[0]!.id }));
+  const painted = begunBatch(formulation({ passes: [{ ...first!, method, dyes }] }));
+  const batch = withEvents(painted, asPlanned(painted));
+  const { goods } = asItWas(batch, foldRecord(batch));
+  const twice = goods.map((line) => ({ ...line, count: 2 * line.count }));
+  const title = (made: ReturnType<typeof madeAgain>) =>
+    made.card.acts
+      .map((line) => titleOf(line, { batch: made, dyes: SHELF.dyes }))
+      .find((words) => words.startsWith('Fill up to'));
+  // Half of 200 g at the usual pick-up of 1 mL a gram, and of 400 g.
+  expect(title(madeAgain(batch))).toMatch(/^Fill up to 100 mL/);
+  expect(title(madeAgain(batch, { goods: twice }))).toMatch(/^Fill up to 200 mL/);
+  // And a low pan says how high the bath stands only of the water that it was said of.
+  const pan = begunBatch(formulation({ passes: [{ ...first!, method: METHODS['low immersion'].usual }] }));
+  const dyed = withEvents(pan, asPlanned(pan));
+  const run = (made: ReturnType<typeof madeAgain>) => made.card.acts.find(({ id }) => id === 'p1.run.bath')!;
+  expect(run(madeAgain(dyed)).madeUp).not.toBeNull();
+  expect(run(madeAgain(dyed, { goods: twice })).madeUp).toBeNull();
 });
 
 test('what was poured early stays early; water that nobody ticked comes where the card has it', () => {

@@ -29,7 +29,9 @@ export function mapAct(repeated: Repeated, mapping: Mapping): Written | null {
       return broughtAgain(plain, act, mapping);
     case 'run': {
       const ml = act.ml === null ? null : act.ml * reach.ofVessel(act.vessel);
-      return ml === 0 ? null : { ...plain, act: { ...act, ml } };
+      // How high it stands in the vessel was said of as much as it was.
+      const made = ml === act.ml ? plain.madeUp : null;
+      return ml === 0 ? null : { ...plain, madeUp: made ?? null, act: { ...act, ml } };
     }
     case 'put':
       return putAgain({ ...repeated, act }, mapping);

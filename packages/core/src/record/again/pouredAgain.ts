@@ -151,7 +151,8 @@ export function movedAgain(
   const { from, to: end, ml, holds } = act;
   const place = end !== null && 'place' in end ? end.place : 'place' in from ? from.place : null;
   if (place?.piece != null && reach.ofPlace(place.piece) === 0) return null;
-  if (ml === null) return { ...line, id };
+  if (ml === null)
+    return { ...line, id, madeUp: line.madeUp && { ...line.madeUp, ml: line.madeUp.ml * reach.inAll } };
   const vessel = 'vessel' in from ? from.vessel : null;
   const made = vessel === null ? undefined : pouring.dilutions.get(vessel);
   if (holds?.kind !== 'dye' || !made || end === null)
