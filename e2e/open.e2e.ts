@@ -68,8 +68,15 @@ test('a pot begun in what another left: the bath leaves the one and comes into t
 }) => {
   await page.goto(`${application.url}/pots/new`, { waitUntil: 'networkidle' });
   await page.getByLabel('What is in the vessel').selectOption({ label: 'the bath of Green Bronze, 26-014' });
+  await page.getByLabel('These goods are').selectOption({ label: 'from batch 26-012, Curfew' });
   await page.getByRole('button', { name: 'Begin', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Not named yet' })).toBeVisible();
+  await page.getByRole('link', { name: 'Record' }).click();
+  const earlier = page.getByRole('region', { name: 'From earlier batches' });
+  await expect(earlier.getByText(/^Begun in what was left of batch 26-014: .* L, /)).toBeVisible();
+  // 1.4 % of blue was on them already; it counts in no depth of this batch.
+  await expect(earlier.getByText(/comes from batch 26-012, with 1\.4 % Vault Blue/)).toBeVisible();
+  await expect(page.getByText('No dye has gone in yet.')).toBeVisible();
   await page.goto(`${application.url}/book/b14-green-bronze`, { waitUntil: 'networkidle' });
   await expect(page.getByText('Pour the bath away: done')).toBeVisible();
 });

@@ -39,6 +39,8 @@ export const openBatchSchema = batchSchema.pick({ id: true, startedAt: true }).e
   name: nameSchema.default('Not named yet'),
   goods: recipeSchema.shape.goods,
   potId: idSchema.nullable().default(null),
+  /** The earlier batch that goods come from, by their line. */
+  from: z.record(idSchema, idSchema).default({}),
   /** True for one that is put down from an old notebook. */
   remembered: z.boolean().default(false),
   /** A running batch whose bath it is begun in, and the event by which that leaves it. */

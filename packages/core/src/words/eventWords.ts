@@ -5,6 +5,7 @@ import { lineAsked } from '../record/answers';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
+import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { plainNumber } from '../figure/plainNumber';
@@ -35,7 +36,10 @@ export function eventWords(event: Event, reading: Reading): string {
 
 function answerWords({ question, answer }: EventOf<'answered'>, reading: Reading): string {
   const line = cardAct(reading.batch.card, lineAsked(question));
-  return line ? `${titleOf(line, reading)}: ${answer}, said afterwards` : `Answered: ${answer}`;
+  if (line) return `${titleOf(line, reading)}: ${answer}, said afterwards`;
+  return question === SOURCE_QUESTION
+    ? 'The bath that was taken over keeps its figures'
+    : `Answered: ${answer}`;
 }
 
 /** The card's line that an event does; for an act nobody planned, the act by itself. */

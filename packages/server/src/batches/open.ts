@@ -22,7 +22,7 @@ import { readBatch } from './read';
  */
 export async function beginOpen(
   storage: Storage,
-  { id, name, startedAt, goods, potId, liquidFrom, remembered }: OpenBatchRequest,
+  { id, name, startedAt, goods, potId, liquidFrom, remembered, from }: OpenBatchRequest,
   transaction: Transaction,
 ): Promise<Batch> {
   if (await storage.models.batches.findByPk(id, { transaction })) {
@@ -38,8 +38,14 @@ export async function beginOpen(
       'potId',
       `There is no vessel with the id “${potId}”. Name one that is on the shelf.`,
     );
+  for (const [line, earlier] of Object.entries(from))
+    if (!(await storage.models.batches.findByPk(earlier, { transaction })))
+      throw new FieldError(
+        `from.${line}`,
+        `There is no batch with the id “${earlier}” that goods could come from.`,
+      );
   const leftover = liquidFrom && (await takenOver(storage, liquidFrom, transaction));
-  const { formulation, card } = openBatch(name, goods, pot, shelf, { leftover, remembered });
+  const { formulation, card } = openBatch(name, goods, pot, shelf, { leftover, remembered, from });
   return insertBatch(
     storage,
     {

@@ -32,6 +32,7 @@ import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
+import { CameFrom } from './CameFrom';
 import { KeepVersion } from './KeepVersion';
 import { TrueParts } from './TrueParts';
 
@@ -177,6 +178,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             )}
             . {open ? 'Begun without a plan.' : `Set by ${setMethodFacts(set.method).label}.`}
           </Typography>
+          <CameFrom batch={batch} dyes={reading.dyes} recorder={recorder} />
           <KeepVersion batch={batch} version={actual.version} reading={reading} />
           {!open && <AgainstPlan departures={departures} />}
           {state.closed && <AskedLines questions={actual.questions} reading={reading} recorder={recorder} />}

@@ -79,6 +79,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         ],
         potId: null,
         remembered: true,
+        from: {},
         liquidFrom: null,
       });
       const events = notebookEvents(batch, note, pieces, outcome && { outcome, standing });

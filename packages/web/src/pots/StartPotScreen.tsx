@@ -7,11 +7,12 @@ import {
   goodsLineSchema,
   takenOverBy,
   type BatchResponse,
+  type BatchSummary,
   type GoodsLine,
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useOpenBatch, useRunning, useShelf } from '../api/queries';
+import { useBook, useOpenBatch, useRunning, useShelf } from '../api/queries';
 import { stampEvent } from '../outbox/stampEvent';
 import { Choice } from '../parts/Choice';
 import { newId } from '../parts/newId';
@@ -39,6 +40,8 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
   );
   const [potId, setPotId] = useState(() => freePot(pots, running)?.id ?? '');
   const [from, setFrom] = useState('');
+  const [earlier, setEarlier] = useState<Readonly<Record<string, string>>>({});
+  const book = useBook('', 0, 40).data?.rows ?? [];
   const begin = useOpenBatch();
   const navigate = useNavigate();
   const set = (id: string, changes: Partial<GoodsLine>): void =>
@@ -52,6 +55,9 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
         startedAt: new Date().toISOString(),
         goods,
         potId: source ? (source.formulation.pot?.id ?? null) : potId === '' ? null : potId,
+        from: Object.fromEntries(
+          Object.entries(earlier).filter(([line]) => goods.some(({ id }) => id === line)),
+        ),
         remembered: false,
         liquidFrom: source ? { batch: source.id, event: stampEvent(source.id, takenOverBy(source)) } : null,
       });
@@ -71,6 +77,13 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
           line={line}
           which={goods.length === 1 ? '' : ` ${i + 1}`}
           bases={bases}
+          dyedIn={earlier[line.id] ?? ''}
+          book={book}
+          onDyedIn={(row) => {
+            const { [line.id]: _, ...rest } = earlier;
+            setEarlier(row ? { ...rest, [line.id]: row.id } : rest);
+            set(line.id, { dyedOverHex: row?.hex ?? null });
+          }}
           onChange={(changes) => set(line.id, changes)}
           onLeaveOut={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
         />
@@ -126,12 +139,19 @@ function GoodsFields({
   line,
   which,
   bases,
+  dyedIn,
+  book,
+  onDyedIn,
   onChange,
   onLeaveOut,
 }: {
   line: GoodsLine;
   which: string;
   bases: ShelfResponse['bases'];
+  /** The earlier batch these goods come from; empty for undyed ones. */
+  dyedIn: string;
+  book: readonly BatchSummary[];
+  onDyedIn: (row: BatchSummary | null) => void;
   onChange: (changes: Partial<GoodsLine>) => void;
   onLeaveOut: (() => void) | null;
 }) {
@@ -160,6 +180,17 @@ function GoodsFields({
         value={line.gramsEach}
         onChange={(gramsEach) => onChange({ gramsEach })}
       />
+      <Box sx={{ gridColumn: '1 / -1' }}>
+        <Choice
+          label={`These goods are${which}`}
+          value={dyedIn}
+          options={[
+            { value: '', label: 'undyed' },
+            ...book.map((row) => ({ value: row.id, label: `from batch ${row.code}, ${row.name}` })),
+          ]}
+          onChange={(id) => onDyedIn(book.find((row) => row.id === id) ?? null)}
+        />
+      </Box>
       {onLeaveOut && <Button onClick={onLeaveOut}>Leave out</Button>}
     </Box>
   );

@@ -1,11 +1,12 @@
 import { goodsLine, POT, SHELF } from '../../../test/examples';
-import { also, AT, begunBatch, event, withEvents, asPlanned } from '../../../test/records';
+import { also, AT, begunBatch, event, strike, withEvents, asPlanned } from '../../../test/records';
 import { formulation } from '../../../test/examples';
 import { planFormulation } from '../../plan/plan';
 import { depths } from '../../process/depths';
 import { formulate } from '../../recipe/materials';
 import { colorwaySchema } from '../../recipe/recipe';
 import { trueWords } from '../../words/trueWords';
+import { takenOverWords } from '../../words/takenOverWords';
 import { departures } from '../../words/departures';
 import { actualRecipe } from '../actualRecipe';
 import { dyeAgain } from '../again/dyeAgain';
@@ -18,6 +19,7 @@ import { alsoDone, lastCelsius, type Doing, type Said } from './doneActs';
 import { isOpen } from './isOpen';
 import { liquidLeaving, takenOverBy, type LeavingLiquid } from './liquidLeaving';
 import { openBatch } from './openBatch';
+import { takenOver } from './sourceChanged';
 
 const goods = () => [
   goodsLine({ id: 'g1', baseId: 'wool', count: 1, gramsEach: 100 }),
@@ -188,4 +190,24 @@ test('begun in the bath of another batch it gets what was in it at that moment, 
     depths(foldRecord(did(next, 'hold', { celsius: 80, minutes: 10, clear: true })).end).get('blue') ?? 0,
   ).toBe(0);
   expect(liquidLeaving(source, foldRecord(source), 'e')).toBeNull();
+  // What the other batch says of it later makes a question, and no other number.
+  const leaves = event({ ...takenOverBy(before) });
+  const given = liquidLeaving(before, { now }, leaves.id)!;
+  const taker = { ...begun(given), id: 'b2' };
+  const source2 = withEvents(before, [...before.events, leaves]);
+  expect(takenOver(taker, source2)).toMatchObject({ changed: false, kept: false });
+  const [poured] = before.events.filter((one) => one.kind === 'act' && one.planned === 'p1.dye.d1');
+  const struck = withEvents(source2, [...source2.events, strike(poured!)]);
+  const now2 = takenOver(taker, struck)!;
+  expect(now2).toMatchObject({ changed: true, was: given });
+  expect(takenOverWords(now2, '26-001', SHELF.dyes)).toEqual([
+    expect.stringMatching(/^Begun in what was left of batch 26-001: .* of Vault Blue/),
+    expect.stringMatching(/^By its record of today that would be .*The figures here stay/),
+  ]);
+  const answeredIt = withEvents(taker, [event({ kind: 'answered', question: 'source', answer: 'kept' })]);
+  expect(takenOver(answeredIt, struck)).toMatchObject({ kept: true });
+  expect(takenOver(taker, withEvents(source2, [...source2.events, strike(leaves)]))).toMatchObject({
+    is: null,
+    changed: true,
+  });
 });

@@ -31,7 +31,8 @@ export interface Opened {
 /**
  * Begins a batch without a plan: its card brings the goods and the vessel, and has no lines. What is done is entered as it
  * is done, and is its recipe.
- * @param more liquid of another batch that is in the vessel already; whether it is put down from an old notebook
+ * @param more liquid of another batch that is in the vessel already; whether it is put down from an old notebook; the
+ * earlier batch that goods come from, by line
  * @throws FieldError for an unknown base
  */
 export function openBatch(
@@ -39,7 +40,11 @@ export function openBatch(
   goods: GoodsLine[],
   pot: Pot | null,
   shelf: Shelf,
-  { leftover = null, remembered = false }: { leftover?: LeavingLiquid | null; remembered?: boolean } = {},
+  {
+    leftover = null,
+    remembered = false,
+    from = {},
+  }: { leftover?: LeavingLiquid | null; remembered?: boolean; from?: Readonly<Record<string, string>> } = {},
 ): Opened {
   const formulation = formulate(name, openRecipe(goods, pot), shelf, pot);
   const bring = (id: string, thing: Thing, line: string | null = null): CardAct => ({
@@ -57,7 +62,10 @@ export function openBatch(
         ...goods.map((line) =>
           bring(
             `bring.goods.${line.id}`,
-            broughtGoods(line, named(shelf.bases, line.baseId, 'goods', 'yarn base'), formulation),
+            {
+              ...broughtGoods(line, named(shelf.bases, line.baseId, 'goods', 'yarn base'), formulation),
+              from: from[line.id] ?? null,
+            },
             line.id,
           ),
         ),
@@ -103,7 +111,11 @@ const goodsIn: Act = {
 const roleOf = (pot: Pot | null): VesselRole =>
   pot?.kind === 'pan' ? 'pan' : pot?.kind === 'steamer' ? 'steamer' : 'pot';
 
-function broughtGoods(line: GoodsLine, base: Base, { water }: Formulation): Thing {
+function broughtGoods(
+  line: GoodsLine,
+  base: Base,
+  { water }: Formulation,
+): Extract<Thing, { kind: 'goods' }> {
   const grams = lineGrams(line);
   return {
     kind: 'goods',
