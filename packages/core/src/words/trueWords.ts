@@ -6,6 +6,7 @@ import type { Stretch } from '../process/state';
 import { dyeName } from '../record/dyeTotals';
 import type { TrueDye, TruePass, TrueRecipe, TrueWait } from '../record/trueRecipe/trueRecipe';
 import { isOpen } from '../record/open/isOpen';
+import { formatAmount } from '../units/formatQuantity';
 import { titleOf, type Reading } from './lineWords';
 
 /** One line of a record summed up: what, how much, and a word beside it. */
@@ -24,10 +25,23 @@ export interface TruePart {
 }
 
 /** A record summed up, pass by pass, and the heat that set it. */
-export function trueWords({ passes, set }: TrueRecipe, reading: Reading): TruePart[] {
+export function trueWords({ passes, catchUp, set }: TrueRecipe, reading: Reading): TruePart[] {
   const waits = set.waits.flatMap((wait) => waitLines(wait, reading));
   return [
     ...passes.map((pass, i) => passPart(pass, passes.length > 1 ? `Pass ${i + 1}, ` : '', reading)),
+    ...catchUp.map(({ name, grams, dyes }, i): TruePart => ({
+      key: `catch-up ${i}`,
+      title: `${name}, ${formatAmount(grams, 'g')}, to catch what was left`,
+      lines:
+        dyes.length === 0
+          ? [{ key: 'none', what: 'Nothing was said to be left for it', figure: null, note: null }]
+          : dyes.map((dye) => ({
+              key: dye.dyeId,
+              what: dyeName(dye.dyeId, reading.dyes),
+              figure: dye.grams,
+              note: 'counts in no depth',
+            })),
+    })),
     ...(waits.length === 0 ? [] : [{ key: 'set', title: 'Set', lines: waits }]),
   ];
 }

@@ -187,3 +187,34 @@ test('a late skein, a top-up and goods of every line are in the next version', (
   expect(wordsOf(fourLines())[0]).toContain('Topped up with water | 500 mL');
   expect(wordsOf(fourLines())[0]).toContain('Water | 8385 mL');
 });
+
+test('spare goods are told by themselves, with what a wait was said to have left for them', () => {
+  const [first] = formulation().recipe.passes;
+  const batch = begunBatch(
+    formulation({
+      goods: [
+        { id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 },
+        { id: 'g2', baseId: 'wool', count: 1, gramsEach: 50, catchUp: true },
+      ],
+      passes: [{ ...first!, heat: { temperatureC: 85, minutes: 20, rampCPerMin: 1 } }],
+    }),
+  );
+  const part = (events: ReturnType<typeof asPlanned>) =>
+    wordsOf(withEvents(batch, events)).find(([title]) => title!.includes('to catch what was left'));
+  expect(part(asPlanned(batch))).toEqual([
+    'Sexton worsted, 50 g, to catch what was left',
+    'Nothing was said to be left for it',
+  ]);
+  // A tenth was left after the hold: 0.2 g of 2 g blue, 0.05 g of 0.5 g red.
+  const held = lineOn(batch, 'p1.hold').act;
+  const left = asPlanned(batch).map((one) =>
+    one.kind === 'act' && one.planned === 'p1.hold'
+      ? event({ ...one, id: 'e-held', act: { ...held, leaves: 0.1 } })
+      : one,
+  );
+  expect(part(left)).toEqual([
+    'Sexton worsted, 50 g, to catch what was left',
+    'Vault Blue | 0.2 g | counts in no depth',
+    'Bell Red | 0.05 g | counts in no depth',
+  ]);
+});

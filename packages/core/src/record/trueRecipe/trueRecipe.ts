@@ -64,9 +64,18 @@ export interface TruePass {
   toCome: CardAct[];
 }
 
+/** Spare goods that went in to catch what was left: what they took counts in no depth. */
+export interface TrueCatchUp {
+  name: string;
+  grams: number;
+  /** Dye that they took, g of standard strength. */
+  dyes: { dyeId: string; grams: Figure }[];
+}
+
 /** A batch as it really was: a summary of its acts. */
 export interface TrueRecipe {
   passes: TruePass[];
+  catchUp: TrueCatchUp[];
   /** Heat that sets, after the last pass. */
   set: { atC: number | null; waits: TrueWait[] };
 }
@@ -97,8 +106,29 @@ export function trueRecipe(batch: Batch, folded: FoldedRecord): TrueRecipe {
             ),
       };
     }),
+    catchUp: catchUpOf(folded.end),
     set: setOf(repeated, batch),
   };
+}
+
+function catchUpOf(end: State): TrueCatchUp[] {
+  const after = allGiven(end);
+  return after.pieces.entries().flatMap(([id, { catchUp, name, grams }]): TrueCatchUp[] => {
+    if (!catchUp) return [];
+    const sums = new Map<string, number>();
+    for (const { dyeId, standardGrams } of gotBy(after, id))
+      sums.set(dyeId, (sums.get(dyeId) ?? 0) + standardGrams);
+    const dyes = [...sums].map(([dyeId, all]) => ({
+      dyeId,
+      grams: figure(
+        all,
+        'g',
+        'what a wait was said to have left, and nobody else was there to take',
+        'estimate',
+      ),
+    }));
+    return [{ name, grams, dyes }];
+  });
 }
 
 const liesOf = (acts: readonly Repeated[]): ActOf<'place'>['lies'] => {
