@@ -1,11 +1,10 @@
 import type { Act } from '../process/act';
 import type { MeasuredOut } from '../process/amountOf';
 import type { BegunBatch } from './batch';
-import { cardLines } from './card';
 
 /** The vessel that goods lie in during a pass, as the card says; the pot where it does not. */
 export function vesselOfPass({ card }: BegunBatch, pass: string | null): string {
-  for (const { act } of cardLines(card))
+  for (const { act } of card.acts)
     if (act.kind === 'place' && act.pass === pass && act.purpose === null) return act.vessel;
   return 'pot';
 }

@@ -68,14 +68,22 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
   return { repeated, left };
 }
 
-/** What was entered as it was entered; what nobody ticked no later than what the card has after it. */
+/**
+ * As it was done. What nobody ticked, and something later told of, comes no later than what the card has after it: water
+ * always, other acts as long as nothing was done meanwhile to a vessel that goods lie in, for that decides what they met.
+ */
 function inOrder(acts: readonly RecordedAct[], card: Card): RecordedAct[] {
   const places = new Map(card.acts.map(({ id }, i) => [id, i]));
   const placeOf = ({ planned }: RecordedAct): number => (planned === null ? -1 : (places.get(planned) ?? -1));
+  const dyedIn = new Set(acts.flatMap(({ act }) => (act.kind === 'place' ? [act.vessel] : [])));
+  const isAtGoods = ({ act }: RecordedAct): boolean =>
+    act.kind !== 'bring' &&
+    (vesselsNamed(act).length === 0 || vesselsNamed(act).some((vessel) => dyedIn.has(vessel)));
   const list: RecordedAct[] = [];
   for (const one of acts) {
     const before = one.came === 'entered' ? -1 : list.findIndex((other) => placeOf(other) > placeOf(one));
-    list.splice(before < 0 ? list.length : before, 0, one);
+    const mayMove = before >= 0 && (one.act.kind === 'run' || !list.slice(before).some(isAtGoods));
+    list.splice(mayMove ? before : list.length, 0, one);
   }
   return list;
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { BENCH_TOOLS, POT, SHELF } from '../../../test/examples';
-import { asPlanned, begunBatch, withEvents } from '../../../test/records';
+import { also, asPlanned, begunBatch, tick, withEvents } from '../../../test/records';
 import { anyRecipe } from '../../../test/wholeRange';
 import { actSchema, type Act } from '../../process/act';
 import { amountOf, minutesOf } from '../../process/amountOf';
@@ -8,6 +8,7 @@ import { depths } from '../../process/depths';
 import { formulate } from '../../recipe/materials';
 import type { Recipe } from '../../recipe/recipe';
 import { batchSchema, type Batch } from '../batch';
+import { cardLines } from '../card';
 import { foldRecord } from '../foldRecord';
 import type { Again } from './again';
 import { dyeAgain } from './dyeAgain';
@@ -89,6 +90,49 @@ test('on twice the goods: twice of everything, and the same depths', () => {
     }),
     { numRuns: 100, seed: 20261127 },
   );
+});
+
+test('whatever was poured, forgotten and added: dyed again as the new card says, the same comes onto the goods', () => {
+  let compared = 0;
+  fc.assert(
+    fc.property(
+      anyRecipe,
+      fc.array(fc.double({ min: 0.6, max: 1.4, noNaN: true }), { minLength: 40, maxLength: 40 }),
+      fc.integer({ min: 2, max: 5 }),
+      fc.double({ min: 0.5, max: 30, noNaN: true }),
+      (any, factors, skip, ml) => {
+        const planned = dyed(any);
+        if (!planned || any.passes.some(({ method }) => method.kind === 'own way')) return;
+        const ticked = cardLines(planned.card).flatMap((line, i) => {
+          const much = amountOf(line.act);
+          // What puts nothing in is left unticked now and then.
+          if (!much) return i % skip === 0 && line.act.kind !== 'place' ? [] : [tick(planned, line.id)];
+          const amount = much.amount * (line.act.purpose === 'dilution' ? 1 : (factors[i % 40] ?? 1));
+          return [tick(planned, line.id, { amount })];
+        });
+        const last = planned.card.passes.at(-1)!.id;
+        const stock = {
+          kind: 'dye',
+          dyeId: 'red',
+          stockId: 'red-1',
+          strengthPercent: 1,
+          lotStrength: 1,
+        } as const;
+        const at = ticked.findIndex((one) => one.kind === 'act' && one.act.pass === last) + 1;
+        const extra = also(planned, { material: stock, amount: ml, unit: 'mL' }, last);
+        const batch = withEvents(planned, [...ticked.slice(0, at), extra, ...ticked.slice(at)]);
+        if (foldRecord(batch).leftOut.length > 0) return;
+        const now = again(batch);
+        compared += 1;
+        for (const { id } of any.goods)
+          expect(dyesOf(now, id)).toEqual(
+            dyesOf(batch, id).map(([dye, percent]) => [dye, expect.closeTo(percent, 6)]),
+          );
+      },
+    ),
+    { numRuns: 150, seed: 20261129 },
+  );
+  expect(compared).toBeGreaterThan(50);
 });
 
 test('a card made from a record is a card like any other, and can be read again', () => {
