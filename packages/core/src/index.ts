@@ -37,6 +37,7 @@ export * from './method/acidTimes';
 export { WARM_C } from './method/heat';
 export type { Line } from './method/line';
 export type { NamedFigure } from './method/method';
+export * from './method/ownStepWords';
 export * from './method/settings';
 export {
   OWN_STEP_LABELS,

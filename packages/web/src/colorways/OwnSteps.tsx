@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import {
   ACIDS,
   METHODS,
   OWN_STEP_LABELS,
   OWN_STEP_USUAL,
+  ownStepWords,
   type MethodOf,
   type OwnStep,
   type OwnStepKind,
@@ -40,6 +42,16 @@ export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
   const swap = (at: number): void =>
     change((now) => now.map((step, i) => now[i === at ? at + 1 : i === at + 1 ? at : i] ?? step));
   const { steps } = method;
+  const names = {
+    dye: (lineId: string): string | null => {
+      const line = pass.dyes.find(({ id }) => id === lineId);
+      return shelf.dyes.find(({ id }) => id === line?.dyeId)?.name ?? null;
+    },
+    acid: (acidId: string): string | null => {
+      const dose = pass.acids.find(({ id }) => id === acidId);
+      return dose ? ACIDS[dose.material].label : null;
+    },
+  };
   return (
     <Box component="ol" aria-label="Steps of the own way" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {steps.map((step, at) => (
@@ -55,6 +67,9 @@ export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
             gridTemplateColumns: { xs: '1fr 1fr', sm: '1.2fr 1.4fr auto' },
           }}
         >
+          <Typography variant="body2" sx={{ gridColumn: '1 / -1', fontWeight: 600 }}>
+            {at + 1}. {ownStepWords(step, names)}
+          </Typography>
           <Choice<OwnStepKind>
             label={`Step ${at + 1}`}
             value={step.do}
