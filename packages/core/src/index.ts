@@ -149,6 +149,7 @@ export * from './words/depthWords';
 export * from './words/eventWords';
 export * from './words/lineWords';
 export * from './words/notebookWords';
+export * from './words/noticeWords';
 export * from './words/passSentence';
 export * from './words/printedPlan';
 export * from './words/runSheet';

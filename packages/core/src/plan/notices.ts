@@ -1,29 +1,51 @@
 import { ACIDS } from '../materials/acids';
-import { phRange } from '../acid/phRange';
 import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';
-import { setMethodFacts } from '../heat/setMethods';
+import { setMethodFacts, type SetMethod } from '../heat/setMethods';
 import { setWindow, type SetWindow } from '../heat/setWindow';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
-import { formatAmount } from '../units/formatQuantity';
-import { keepsBath, methodFacts } from '../method';
-import type { Figure } from '../figure/figure';
+import { keepsBath, methodFacts, type MethodKind } from '../method';
+import type { WayNotice } from '../method/method';
+import type { Unit } from '../figure/figure';
 import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
 import type { Formulation, Pass } from '../recipe/recipe';
 
+/** What there is to say, with the values it hangs on; `words/noticeWords.ts` has the sentences. */
+export type Saying =
+  | { code: 'nothing takes dye' }
+  | { code: 'part takes no dye'; grams: number; names: readonly string[] }
+  | { code: 'hardly visible' | 'deeper than black'; percent: number }
+  | { code: 'coarse reading'; pour: PourLine; measured: Measured }
+  | { code: 'no tool'; dye: string; amount: number; unit: Unit; stock: boolean }
+  | { code: 'spoon not weighed'; dye: string }
+  | { code: 'jar short'; dye: string; holdsMl: number; shortMl: number }
+  | { code: 'jar old'; dye: string; jar: string; days: number }
+  | { code: 'more than bath'; ml: number; decidedMl: number; paint: boolean }
+  | { code: 'of its way'; kind: MethodKind; notice: WayNotice }
+  | { code: 'pot too small'; pot: string; holdsMl: number; needsMl: number }
+  | { code: 'kept bath without acid' | 'no acid' }
+  | { code: 'acid does not dissolve'; bathMl: number; amount: number; unit: Unit; acid: string }
+  | { code: 'very acid' | 'not acid enough'; pH: number; window: readonly [number, number] }
+  | { code: 'over boiling'; boilingC: number; altitudeM: number; celsius: number }
+  | { code: 'hard on the fiber' | 'too cool for the fiber'; window: SetWindow }
+  | { code: 'ring too weak'; pot: string | null; celsius: number }
+  | { code: 'rise too fast'; base: string; mostCPerMin: number }
+  | { code: 'set out of range' | 'what the set is worth'; method: SetMethod; celsius: number }
+  | { code: 'sealed in the microwave' | 'painted goods simmered' | 'no hold' }
+  | { code: 'middle stays cold'; bundleCm: number; minutes: number };
+
 /** Something worth a second look, always with its reason. */
-export interface Notice {
+export type Notice = Saying & {
   /** The row of the formulation it concerns. */
   about: 'goods' | 'pass' | 'acid' | 'heat' | 'set';
   /** The pass it concerns; null for goods and set. */
   passId: string | null;
-  text: string;
   /** True when it cannot be done like that, so that no batch begins with it. */
   blocks?: boolean;
   /** The jar to make more of. */
   jarId?: string;
-}
+};
 
 /** What jars still hold, mL, by stock id. */
 export type StockLeft = Readonly<Record<string, number>>;
@@ -68,15 +90,11 @@ export function noticesFor(
 }
 
 function goodsNotices(plan: Unnoticed, bases: readonly Base[]): Notice[] {
-  const say = (text: string): Notice => ({ about: 'goods', passId: null, text });
-  if (plan.dyeable.value === 0) return [say('Nothing in these goods takes acid dye.')];
+  const say = (saying: Saying): Notice => ({ about: 'goods', passId: null, ...saying });
+  if (plan.dyeable.value === 0) return [say({ code: 'nothing takes dye' })];
   if (plan.dyeable.value < plan.wog.value - 1e-9) {
-    const names = [...new Set(bases.map((base) => base.name))].join(', ');
-    return [
-      say(
-        `${formatAmount(plan.wog.value - plan.dyeable.value, 'g')} of ${names} takes no acid dye and stays undyed.`,
-      ),
-    ];
+    const names = [...new Set(bases.map((base) => base.name))];
+    return [say({ code: 'part takes no dye', grams: plan.wog.value - plan.dyeable.value, names })];
   }
   return [];
 }
@@ -89,27 +107,26 @@ function pourNotices(
   drawn: Map<string, number>,
 ): Notice[] {
   const notices: Notice[] = [];
-  const say = (text: string, more: Partial<Notice> = {}): void => {
-    notices.push({ about: 'pass', passId: pass.id, text, ...more });
+  const say = (saying: Saying, more: Pick<Notice, 'jarId'> = {}): void => {
+    notices.push({ about: 'pass', passId: pass.id, ...saying, ...more });
   };
   if (planned.pours.length > 0 && planned.dos.value < BARELY_VISIBLE_DOS)
-    say(`At ${formatAmount(planned.dos.value, '%')} there is little to see on an undyed base.`);
-  if (planned.dos.value > DEEPEST_USUAL_DOS)
-    say(
-      `${formatAmount(planned.dos.value, '%')} in all is deeper than a black; expect dye left in the bath.`,
-    );
+    say({ code: 'hardly visible', percent: planned.dos.value });
+  if (planned.dos.value > DEEPEST_USUAL_DOS) say({ code: 'deeper than black', percent: planned.dos.value });
   for (const pour of planned.pours) {
     if (pour.measured && pour.measured.error.value > MOST_ERROR_PERCENT && !pour.dilution)
-      say(
-        `${coarseReading(pour, pour.measured)} No dilution with these tools does better: take a finer tool${pour.volume ? ', or a jar weighed weaker' : ''}.`,
-      );
+      say({ code: 'coarse reading', pour, measured: pour.measured });
     if (!pour.measured && !pour.dilution && formulation.tools.length > 0 && pour.each.value > 0)
-      say(
-        `${pour.dyeName}: no tool on the shelf can measure ${formatAmount(pour.each.value, pour.each.unit)}${pour.volume ? '; use a weaker stock' : ''}.`,
-      );
+      say({
+        code: 'no tool',
+        dye: pour.dyeName,
+        amount: pour.each.value,
+        unit: pour.each.unit,
+        stock: pour.volume !== null,
+      });
     const dye = formulation.dyes.find((candidate) => candidate.id === pour.dyeId);
     if (pour.school === 'powder spoons' && dye?.gramsPerTeaspoon === null)
-      say(`${pour.dyeName} was never weighed by the spoon: its grams are a guess until it is.`);
+      say({ code: 'spoon not weighed', dye: pour.dyeName });
     const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
     if (!jar || !pour.volume) continue;
     const taken = pour.dilution ? pour.dilution.take.value : pour.volume.value;
@@ -118,31 +135,25 @@ function pourNotices(
     drawn.set(jar.id, before + taken);
     if (before + taken > holds + 1e-9)
       say(
-        `${pour.dyeName}: the jar holds ${formatAmount(Math.max(0, holds - before), 'mL')}, ${formatAmount(before + taken - Math.max(holds, before), 'mL')} less than you need. Make more.`,
+        {
+          code: 'jar short',
+          dye: pour.dyeName,
+          holdsMl: Math.max(0, holds - before),
+          shortMl: before + taken - Math.max(holds, before),
+        },
         { jarId: jar.id },
       );
     const days = today === undefined ? null : jarAgeDays(jar, today);
     if (days !== null && days > OLD_STOCK_DAYS)
-      say(
-        `${pour.dyeName} ${jar.code}: this jar is ${days} days old. Warm it, shake it, and test it before you rely on it.`,
-      );
+      say({ code: 'jar old', dye: pour.dyeName, jar: jar.code, days });
   }
   return notices;
 }
 
-/** What a tool that is too coarse makes of a pour: another depth, or the same only more or less. */
-function coarseReading(pour: PourLine, { reading, toolName, error, realDos }: Measured): string {
-  const shown = (of: Figure): string => formatAmount(of.value, of.unit);
-  const read = `${pour.dyeName}: ${shown(pour.each)} is read as ${shown(reading)} on the ${toolName}, to within ${shown(error)};`;
-  return shown(realDos) === shown(pour.dos)
-    ? `${read} ${shown(pour.dos)} may come out as ${formatAmount((1 - error.value / 100) * pour.dos.value, '%')} or ${formatAmount((1 + error.value / 100) * pour.dos.value, '%')}.`
-    : `${read} that makes it ${shown(realDos)}, not ${shown(pour.dos)}.`;
-}
-
 function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: Formulation['pot']): Notice[] {
   const notices: Notice[] = [];
-  const say = (text: string, blocks = false): void => {
-    notices.push({ about: 'pass', passId: pass.id, text, ...(blocks && { blocks }) });
+  const say = (saying: Saying, blocks = false): void => {
+    notices.push({ about: 'pass', passId: pass.id, ...saying, ...(blocks && { blocks }) });
   };
   const way = methodFacts(pass.method.kind);
   const paint = way.liquid === 'paint';
@@ -155,18 +166,14 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: For
   );
   const { decidedMl } = planned;
   if (!keepsBath(pass) && way.liquid !== 'ice' && poured + liquidAcid > decidedMl * (1 + 1e-9))
-    say(
-      `Stock and acid come to ${formatAmount(poured + liquidAcid, 'mL')}, more than the ${formatAmount(decidedMl, 'mL')} ${paint ? 'of paint the goods take up' : 'bath'}. Take ${paint ? 'a stronger stock' : 'more water or a stronger stock'}.`,
-    );
-  for (const notice of planned.said) say(way.words.notice(notice), notice.blocks === true);
+    say({ code: 'more than bath', ml: poured + liquidAcid, decidedMl, paint });
+  for (const notice of planned.said)
+    say({ code: 'of its way', kind: pass.method.kind, notice }, notice.blocks === true);
   const full = planned.bath.value + plan.wog.value + pass.topUpMl;
   if (pot && way.liquid !== 'pan' && !paint && full > pot.capacityMl)
-    say(
-      `${pot.name} holds ${formatAmount(pot.capacityMl, 'mL')}; bath and goods need about ${formatAmount(full, 'mL')}. Take a larger pot or less water.`,
-      true,
-    );
+    say({ code: 'pot too small', pot: pot.name, holdsMl: pot.capacityMl, needsMl: full }, true);
   if (keepsBath(pass) && pass.acids.length === 0 && planned.bathAcid === null)
-    say('The bath that is kept has no acid in it.');
+    say({ code: 'kept bath without acid' });
   return notices;
 }
 
@@ -174,30 +181,27 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: For
 const PH_SLACK = 0.3;
 
 function acidNotices(pass: Pass, planned: PlannedPass): Notice[] {
-  const say = (text: string): Notice => ({ about: 'acid', passId: pass.id, text });
+  const say = (saying: Saying): Notice => ({ about: 'acid', passId: pass.id, ...saying });
   const { bathAcid, phWindow } = planned;
-  if (!bathAcid) return [say('No acid: most acid dyes will stay in the bath.')];
+  if (!bathAcid) return [say({ code: 'no acid' })];
   const tooMuch = planned.acids.find(({ material, gPerL }) => gPerL.value > ACIDS[material].mostGPerL);
   if (tooMuch)
     return [
       {
-        ...say(
-          `${formatAmount(planned.bath.value, 'mL')} of water cannot hold ${formatAmount(tooMuch.amount.value, tooMuch.amount.unit)} of ${tooMuch.label}. Take more water or less acid.`,
-        ),
+        ...say({
+          code: 'acid does not dissolve',
+          bathMl: planned.bath.value,
+          amount: tooMuch.amount.value,
+          unit: tooMuch.amount.unit,
+          acid: tooMuch.label,
+        }),
         blocks: true,
       },
     ];
-  const range = `Usual for these dyes is ${phRange(phWindow)}.`;
   const pH = bathAcid.pH.value;
   const glaze = pass.method.kind === 'glaze';
-  if (!glaze && pH < phWindow[0] - PH_SLACK)
-    return [
-      say(
-        `About ${formatAmount(pH, 'pH')} is more acid than usual: expect a fast, less even strike. ${range}`,
-      ),
-    ];
-  if (pH > phWindow[1] + PH_SLACK)
-    return [say(`About ${formatAmount(pH, 'pH')} may leave dye in the bath. ${range}`)];
+  if (!glaze && pH < phWindow[0] - PH_SLACK) return [say({ code: 'very acid', pH, window: phWindow })];
+  if (pH > phWindow[1] + PH_SLACK) return [say({ code: 'not acid enough', pH, window: phWindow })];
   return [];
 }
 
@@ -214,10 +218,10 @@ interface HeatedGoods {
 
 function heatNotices(pass: Pass, planned: PlannedPass, goods: HeatedGoods): Notice[] {
   if (!pass.heat || !planned.heat) return [];
-  const say = (text: string, blocks = false): Notice => ({
+  const say = (saying: Saying, blocks = false): Notice => ({
     about: 'heat',
     passId: pass.id,
-    text,
+    ...saying,
     ...(blocks && { blocks }),
   });
   return hotNotices(pass.heat.temperatureC, pass.heat.rampCPerMin, planned.bath.value, goods, true, say);
@@ -230,23 +234,18 @@ function hotNotices(
   bathMl: number,
   { plan, formulation: { pot, place }, bases, window }: HeatedGoods,
   onRing: boolean,
-  say: (text: string, blocks?: boolean) => Notice,
+  say: (saying: Saying, blocks?: boolean) => Notice,
 ): Notice[] {
   const notices: Notice[] = [];
   const boiling = plan.set.boiling.value;
   if (temperatureC > boiling + 0.5)
     notices.push(
       say(
-        `Water boils at ${boiling.toFixed(1)} °C at ${place.altitudeM} m: ${formatAmount(temperatureC, '°C')} cannot be reached.`,
+        { code: 'over boiling', boilingC: boiling, altitudeM: place.altitudeM, celsius: temperatureC },
         true,
       ),
     );
-  if (window && temperatureC > window.high)
-    notices.push(
-      say(
-        `Over ${window.high} °C is hard on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
-      ),
-    );
+  if (window && temperatureC > window.high) notices.push(say({ code: 'hard on the fiber', window }));
   if (!onRing) return notices;
   const minutes = ringMinutes(
     { waterMl: bathMl, fiberGrams: plan.wog.value, pot, roomC: place.roomC },
@@ -254,23 +253,14 @@ function hotNotices(
     Math.min(temperatureC, boiling),
   );
   if (minutes === Number.POSITIVE_INFINITY)
-    notices.push(
-      say(
-        `${pot?.name ?? 'This pot'} loses heat as fast as its ring gives it before ${formatAmount(temperatureC, '°C')}. Put a lid on, take a stronger ring or a smaller bath.`,
-        true,
-      ),
-    );
+    notices.push(say({ code: 'ring too weak', pot: pot?.name ?? null, celsius: temperatureC }, true));
   const felting = bases.find((base) => !base.superwash && setWindow(base.fibers));
   if (
     felting &&
     rampCPerMin > GENTLE_C_PER_MIN &&
     felting.fibers.some(({ fiber }) => fiber !== 'silk' && fiber !== 'nylon')
   )
-    notices.push(
-      say(
-        `${felting.name} is not superwash: rise at most ${GENTLE_C_PER_MIN} °C/min and do not stir above 60 °C.`,
-      ),
-    );
+    notices.push(say({ code: 'rise too fast', base: felting.name, mostCPerMin: GENTLE_C_PER_MIN }));
   return notices;
 }
 
@@ -279,27 +269,25 @@ function setNotices(goods: HeatedGoods): Notice[] {
   const { set } = formulation.recipe;
   const facts = setMethodFacts(set.method);
   const notices: Notice[] = [];
-  const say = (text: string, blocks = false): Notice => ({
+  const say = (saying: Saying, blocks = false): Notice => ({
     about: 'set',
     passId: null,
-    text,
+    ...saying,
     ...(blocks && { blocks }),
   });
   if (set.temperatureC < facts.range[0] || set.temperatureC > facts.range[1])
-    notices.push(
-      say(
-        `A ${facts.label} runs from ${facts.range[0]} to ${facts.range[1]} °C, not ${formatAmount(set.temperatureC, '°C')}.`,
-      ),
-    );
+    notices.push(say({ code: 'set out of range', method: set.method, celsius: set.temperatureC }));
   if (set.method === 'microwave' && set.wrap === 'sealed')
-    notices.push(say('Never seal a bag for the microwave: the steam bursts it. Leave a vent.', true));
-  if (set.method === 'warm rest') return [...notices, say(facts.confidence)];
+    notices.push(say({ code: 'sealed in the microwave' }, true));
+  if (set.method === 'warm rest')
+    return [
+      ...notices,
+      say({ code: 'what the set is worth', method: set.method, celsius: set.temperatureC }),
+    ];
   const onRing = facts.riseMinutes === undefined;
   const last = formulation.recipe.passes.at(-1);
   if (onRing && last && methodFacts(last.method.kind).needs === 'wrap')
-    notices.push(
-      say('Painted goods lie in no bath to simmer in: steam them, or take the oven or the microwave.'),
-    );
+    notices.push(say({ code: 'painted goods simmered' }));
   if (set.method !== 'oven' || set.temperatureC <= plan.set.boiling.value)
     notices.push(
       ...hotNotices(
@@ -311,19 +299,10 @@ function setNotices(goods: HeatedGoods): Notice[] {
         say,
       ),
     );
-  if (window && set.temperatureC < window.low)
-    notices.push(
-      say(
-        `Under ${window.low} °C may leave dye unset on ${window.limitedBy}. Usual is ${window.low} to ${window.high} °C.`,
-      ),
-    );
-  if (set.minutes === 0) notices.push(say('No hold at all: the dye is not set.'));
+  if (window && set.temperatureC < window.low) notices.push(say({ code: 'too cool for the fiber', window }));
+  if (set.minutes === 0) notices.push(say({ code: 'no hold' }));
   const { centerHot } = plan.set;
   if (centerHot && centerHot.value > set.minutes)
-    notices.push(
-      say(
-        `The middle of a ${set.bundleCm} cm bundle is hot after about ${formatAmount(centerHot.value, 'min')}, longer than the hold. Steam longer, or lay it thinner.`,
-      ),
-    );
+    notices.push(say({ code: 'middle stays cold', bundleCm: set.bundleCm, minutes: centerHot.value }));
   return notices;
 }

@@ -8,6 +8,7 @@ import type { Figure } from '../figure/figure';
 import { comparePlans } from './compare';
 import { CAUTIONS } from '../words/cautions';
 import { formulate } from '../recipe/materials';
+import { noticeWords } from '../words/noticeWords';
 import { planFormulation } from './plan';
 import type { AcidTime } from '../method/acidTimes';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
@@ -119,21 +120,15 @@ describe('expected pH', () => {
         acids: [{ material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 20, when: 'start' }],
       }),
     });
-    expect(
-      planFormulation(strong)
-        .notices.map((notice) => notice.text)
-        .join(),
-    ).toMatch(/more acid than usual.*Usual for these dyes is 3\.5 to 5/);
+    expect(planFormulation(strong).notices.map(noticeWords).join()).toMatch(
+      /more acid than usual.*Usual for these dyes is 3\.5 to 5/,
+    );
     const weak = formulation({
       passes: pass({
         acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 0.05, when: 'start' }],
       }),
     });
-    expect(
-      planFormulation(weak)
-        .notices.map((notice) => notice.text)
-        .join(),
-    ).toMatch(/may leave dye in the bath/);
+    expect(planFormulation(weak).notices.map(noticeWords).join()).toMatch(/may leave dye in the bath/);
   });
   test('the windows of several dyes overlap where they can', () => {
     expect(phWindow(['leveling', 'half-milling'])).toEqual([3.5, 4.5]);
@@ -155,16 +150,12 @@ test('depth on the dyeable part stands beside depth on the whole', () => {
   expect(plan.dyeablePercent.value).toBeCloseTo(80, 9);
   expect(plan.passes[0]!.pours[0]!.dos.value).toBe(1);
   expect(plan.passes[0]!.pours[0]!.dosOnDyeable!.value).toBeCloseTo(1.25, 9);
-  expect(plan.notices.map((notice) => notice.text).join(' ')).toMatch(
-    /20 g of Wool and cotton takes no acid dye/,
-  );
+  expect(plan.notices.map(noticeWords).join(' ')).toMatch(/20 g of Wool and cotton takes no acid dye/);
 });
 
 describe('notices', () => {
   const said = (changes: Changes, left = {}): string =>
-    planFormulation(formulation(changes), { left })
-      .notices.map((notice) => notice.text)
-      .join('\n');
+    planFormulation(formulation(changes), { left }).notices.map(noticeWords).join('\n');
   test('nothing to say about a usual recipe', () => expect(said({})).toBe(''));
   test('silk over 88 °C', () => {
     expect(
@@ -198,7 +189,7 @@ describe('notices', () => {
     const pot = potSchema.parse({ id: 'small', name: 'Small pot', capacityMl: 4000 });
     expect(
       planFormulation({ ...formulation(), pot })
-        .notices.map((notice) => notice.text)
+        .notices.map(noticeWords)
         .join(),
     ).toMatch(/Small pot holds 4 L/);
   });

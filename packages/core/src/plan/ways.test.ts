@@ -7,6 +7,7 @@ import { formulate } from '../recipe/materials';
 import { METHOD_KINDS, METHODS } from '../method';
 import type { PassMethod } from '../method';
 import { depths } from '../process/depths';
+import { noticeWords } from '../words/noticeWords';
 import { planFormulation } from './plan';
 import type { Plan, PlannedPass } from './planTypes';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
@@ -35,7 +36,7 @@ const planOf = (passes: PassInput[], changes: Partial<Recipe> = {}): Plan =>
 const passOf = (pass: PassInput): PlannedPass => planOf([pass]).passes[0]!;
 const figureOf = (pass: PlannedPass, name: string): number =>
   pass.figures.find((one) => one.name === name)!.figure.value;
-const said = (plan: Plan): string => plan.notices.map((notice) => notice.text).join('\n');
+const said = (plan: Plan): string => plan.notices.map(noticeWords).join('\n');
 
 describe('low immersion: water from the size of the pan', () => {
   const method = {
@@ -55,7 +56,9 @@ describe('low immersion: water from the size of the pan', () => {
   });
   test('a pan that holds less than water and goods cannot be', () => {
     const plan = planOf([{ method: { ...method, wallCm: 3 } }]);
-    expect(plan.notices.find((notice) => notice.blocks)?.text).toMatch(/pan holds 4\.5 L.*need 6\.05 L/);
+    expect(noticeWords(plan.notices.find((notice) => notice.blocks)!)).toMatch(
+      /pan holds 4\.5 L.*need 6\.05 L/,
+    );
     expect(planOf([{ method }]).notices.some((notice) => notice.blocks)).toBe(false);
   });
 });
@@ -187,7 +190,7 @@ test('stock beyond what the layers of a stack take up is said, with the paint th
   const acid = { material: 'vinegar' as const, strengthPercent: 5, basis: 'amount' as const, value: 48 };
   const texts = (when: 'start' | 'last'): string[] =>
     planOf([{ method, dyes: [depth('d1', 'blue', 1.3, 'blue-1')], acids: [{ ...acid, when }] }]).notices.map(
-      ({ text }) => text,
+      noticeWords,
     );
   expect(texts('start')).toContain(
     'Stock and acid come to 308 mL, more than the 240 mL of paint the goods take up. Take a stronger stock.',
@@ -335,7 +338,7 @@ describe('goods', () => {
 
 describe('what cannot be', () => {
   const set = (changes: Parameters<typeof heatSet>[0]): Partial<Recipe> => ({ set: heatSet(changes) });
-  const blocking = (plan: Plan): string[] => plan.notices.filter((one) => one.blocks).map((one) => one.text);
+  const blocking = (plan: Plan): string[] => plan.notices.filter((one) => one.blocks).map(noticeWords);
   test('silk at 100 °C is spoken of', () =>
     expect(
       said(
@@ -425,14 +428,14 @@ test('a scale too coarse for a pinch says what the depth may come out as; painte
     }),
   );
   // 0.02 % on 200 g is 0.04 g; half a graduation of 0.01 g is 12.5 % of it, so 0.0174 to 0.0226 %.
-  expect(plan.notices.map(({ text }) => text)).toContain(
+  expect(plan.notices.map(noticeWords)).toContain(
     'Bell Red: 0.04 g is read as 0.04 g on the scale, to within 13 %; 0.02 % may come out as 0.017 % or 0.023 %. No dilution with these tools does better: take a finer tool.',
   );
   const bare = { method: METHODS.painting.usual, dyes: [depth('d1', 'blue', 1, 'blue-1', 'a')] };
   const said = (method: 'simmer' | 'steam'): string[] =>
     planOf([bare], {
       set: heatSet({ method, temperatureC: 88, minutes: 30, coolMinutes: 60 }),
-    }).notices.map(({ text }) => text);
+    }).notices.map(noticeWords);
   const wrong = 'Painted goods lie in no bath to simmer in: steam them, or take the oven or the microwave.';
   expect(said('simmer')).toContain(wrong);
   expect(said('steam')).not.toContain(wrong);

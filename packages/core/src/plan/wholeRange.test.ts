@@ -4,6 +4,7 @@ import { anyRecipe } from '../../test/wholeRange';
 import { FieldError } from '../figure/fieldError';
 import { cardOf } from '../record/cardOf';
 import { formulate } from '../recipe/materials';
+import { spoken } from '../words/noticeWords';
 import { planFormulation } from './plan';
 import { recipeSchema } from '../recipe/recipe';
 
@@ -44,7 +45,8 @@ test('“2” on the way to “2 L” is a bath that cannot hold its acid: said,
     set: { method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 60 },
   });
   const plan = planFormulation(formulate('x', recipe, shelf, POT));
-  expect(plan.notices).toContainEqual({
+  expect(plan.notices.map(spoken)).toContainEqual({
+    code: 'acid does not dissolve',
     about: 'acid',
     passId: 'p1',
     text: '2 mL of water cannot hold 20 g of citric acid crystals. Take more water or less acid.',

@@ -1,4 +1,5 @@
 import { cardOf } from '../record/cardOf';
+import { noticeWords } from './noticeWords';
 import type { Plan } from '../plan/planTypes';
 import type { Told } from '../plan/tell';
 import type { Formulation } from '../recipe/recipe';
@@ -75,7 +76,7 @@ export function runSheet(formulation: Formulation, plan: Plan): RunSheet {
       'Bleed test: without soap ______ with soap ______',
       'Dry, beside the target: hue ______ depth ______ level ______',
     ],
-    notices: plan.notices.map((notice) => notice.text),
+    notices: plan.notices.map(noticeWords),
     cautions: plan.cautions.map((name) => CAUTIONS[name]),
   };
 }

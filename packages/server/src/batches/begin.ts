@@ -3,6 +3,7 @@ import {
   cardOf,
   cardSchema,
   FieldError,
+  noticeWords,
   formulate,
   planFormulation,
   summarizeBatch,
@@ -39,7 +40,7 @@ export async function beginBatch(
   formulate(begin.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const plan = planFormulation(formulation);
   const stops = plan.notices.find((notice) => notice.blocks);
-  if (stops) throw new FieldError('formulation', stops.text);
+  if (stops) throw new FieldError('formulation', noticeWords(stops));
   return insertBatch(
     storage,
     { ...begin, code: '', card: writable(cardOf(formulation, plan)), events: [] },

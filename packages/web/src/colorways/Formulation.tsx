@@ -12,6 +12,7 @@ import {
   type Notice,
   type Plan,
   type ShelfResponse,
+  spoken,
 } from '@ythrion/core';
 import { CautionList } from '../parts/CautionList';
 import { Hank } from '../parts/Hank';
@@ -279,4 +280,4 @@ function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
 }
 
 const noticeRow = (key: string, notices: Notice[]): StageRow[] =>
-  notices.length === 0 ? [] : [{ key, left: null, right: <Notices notices={notices} /> }];
+  notices.length === 0 ? [] : [{ key, left: null, right: <Notices notices={notices.map(spoken)} /> }];

@@ -16,6 +16,7 @@ import {
   type Pass,
   type Plan,
   type ShelfResponse,
+  spoken,
 } from '@ythrion/core';
 import { Hank } from '../parts/Hank';
 import { newId } from '../parts/newId';
@@ -127,7 +128,7 @@ export function PassStage(props: PassStageProps) {
                   right: (
                     <>
                       <FoldedPours planned={planned} />
-                      <Notices notices={blocking} />
+                      <Notices notices={blocking.map(spoken)} />
                     </>
                   ),
                 },

@@ -17,6 +17,7 @@ import {
   type PlannedAcid,
   type PlannedPass,
   type ShelfResponse,
+  spoken,
 } from '@ythrion/core';
 import { AcidFields } from '../parts/AcidFields';
 import { AcidResult } from '../parts/AcidResult';
@@ -127,7 +128,9 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
           },
         ]
       : []),
-    ...(said.length > 0 ? [{ key: 'notices', left: null, right: <Notices notices={said} /> }] : []),
+    ...(said.length > 0
+      ? [{ key: 'notices', left: null, right: <Notices notices={said.map(spoken)} /> }]
+      : []),
   ];
 }
 

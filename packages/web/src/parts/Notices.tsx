@@ -1,10 +1,14 @@
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import type { Notice } from '@ythrion/core';
+import type { SpokenNotice } from '@ythrion/core';
 
 /** Things worth a second look: words and a mark, no color. What cannot be done like that says so. */
-export function Notices({ notices }: { notices: readonly Pick<Notice, 'text' | 'blocks' | 'jarId'>[] }) {
+export function Notices({
+  notices,
+}: {
+  notices: readonly Pick<SpokenNotice, 'text' | 'blocks' | 'jarId'>[];
+}) {
   if (notices.length === 0) return null;
   return (
     <Stack component="ul" spacing={0.5} sx={{ m: 0, p: 0, listStyle: 'none' }}>

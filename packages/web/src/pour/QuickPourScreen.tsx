@@ -12,6 +12,7 @@ import {
   usualSet,
   type QuickPour,
   type Studio,
+  spoken,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useBeginBatch, useImportDocument, useShelf } from '../api/queries';
@@ -282,7 +283,7 @@ export function QuickPourScreen() {
           {
             key: 'keep',
             left: <KeepIt quick={quick} studio={studio} />,
-            right: <Notices notices={plan.notices} />,
+            right: <Notices notices={plan.notices.map(spoken)} />,
           },
           { key: 'mind', left: <CautionList names={plan.cautions} />, right: null },
         ]}
