@@ -145,6 +145,8 @@ function clockNote(then: CardAct | null, now: CardAct | null): string | null {
 /** What to say before a record is dyed again. */
 export function againNoticeWords(notice: AgainNotice, dyes: readonly Dye[]): string {
   switch (notice.code) {
+    case 'no acid':
+      return 'No acid went in then, so there is none on this card: most acid dyes will stay in the bath.';
     case 'too small':
       return `${notice.vessel} holds ${formatAmount(notice.holdsMl, 'mL')}; bath and goods need about ${formatAmount(notice.needsMl, 'mL')}. Take a larger vessel or fewer goods.`;
     case 'jar short':

@@ -9,6 +9,7 @@ import type { Stock } from '../../shelf/stock';
 
 /** Something worth a second look before a record is dyed again: a code with its values. */
 export type AgainNotice =
+  | { code: 'no acid'; blocks: false }
   | { code: 'too small'; vessel: string; holdsMl: number; needsMl: number; blocks: true }
   | { code: 'jar short'; stock: Stock; holdsMl: number; needsMl: number; blocks: false }
   | { code: 'jar old'; stock: Stock; days: number; blocks: false }
@@ -29,8 +30,19 @@ export function againNotices(
   { pot, stocks, tools }: Formulation,
   { left = {}, today }: PlanContext = {},
 ): AgainNotice[] {
-  return [...vesselNotices(told, pot), ...jarNotices(told, stocks, left, today), ...toolNotices(told, tools)];
+  return [
+    ...acidNotices(told),
+    ...vesselNotices(told, pot),
+    ...jarNotices(told, stocks, left, today),
+    ...toolNotices(told, tools),
+  ];
 }
+
+/** Where none went in then, none is on the card. */
+const acidNotices = (told: readonly Told[]): AgainNotice[] =>
+  told.some(({ act }) => act.kind === 'put' && act.material.kind === 'acid')
+    ? []
+    : [{ code: 'no acid', blocks: false }];
 
 /** The fullest that the chosen vessel becomes. */
 function vesselNotices(told: readonly Told[], pot: Formulation['pot']): AgainNotice[] {

@@ -228,6 +228,14 @@ test('words that name an amount name the one of now: paint is made up to twice a
   expect(run(madeAgain(dyed, { goods: twice })).madeUp).toBeNull();
 });
 
+test('a record without acid says so', () => {
+  const batch = begunBatch(formulation());
+  const codes = (events: Batch['events']) =>
+    madeAgain(withEvents(batch, events)).notices.map(({ code }) => code);
+  expect(codes([tick(batch, 'p1.dye.d1')])).toContain('no acid');
+  expect(codes(asPlanned(batch))).not.toContain('no acid');
+});
+
 test('what was poured early stays early; water that nobody ticked comes where the card has it', () => {
   const batch = begunBatch(formulation());
   const done = (id: string, minute: number) =>

@@ -7,6 +7,7 @@ import {
   againNoticeWords,
   againTable,
   dyeTotals,
+  lastVerdict,
   summarizeBatch,
   withThen,
   type Batch,
@@ -146,6 +147,11 @@ function AgainForm({
             />
           )}
           <JarsNow draft={draft} dyes={known.dyes} stocks={known.stocks} />
+          {lastVerdict(batch.events) === null && (
+            <Typography variant="body2">
+              ▲ This batch is still wet: what has not gone in yet is not on the new card.
+            </Typography>
+          )}
           {problem !== null && <Typography role="alert">✕ {problem}</Typography>}
           {made && (
             <Notices
