@@ -141,6 +141,10 @@ describe('from what was poured back to the recipe', () => {
       said: expect.stringMatching(/Not done: Hold at 88/) as string,
     });
     expect(of([say('not done'), say('done')])).toMatchObject({ held: true });
+    // Ticked after all it is asked about no more.
+    const ticked = of([say('not done'), tick(batch, 'hold.set')]);
+    expect(ticked).toMatchObject({ held: true });
+    expect(ticked.said).not.toMatch(/Hold at 88/);
   });
 
   test('a line that was struck, or never ticked, did not go in', () => {

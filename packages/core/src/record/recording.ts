@@ -150,8 +150,12 @@ export class Recording {
 
   /** Where nobody planned anything, a wait or what is done to goods says that they were laid in before. */
   private implyGoods(act: Act): void {
+    if (!isOpen(this.batch.card)) return;
+    // Somebody says how they were laid: then they were not laid otherwise.
+    if (act.kind === 'place')
+      for (const { id, act: line } of this.lines) if (line.kind === 'place') this.accounted.add(id);
     const isToGoods = isWait(act) || (isDoneToGoods(act) && act.kind !== 'place' && act.kind !== 'move');
-    if (isOpen(this.batch.card) && (isToGoods || takesOut(act)) && act.kind !== 'place')
+    if ((isToGoods || takesOut(act)) && act.kind !== 'place')
       this.presume(this.lines.length, (line) => line.act.kind === 'place');
   }
 

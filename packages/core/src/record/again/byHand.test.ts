@@ -1,4 +1,4 @@
-import { BENCH_TOOLS, formulation, POT, RED, SHELF } from '../../../test/examples';
+import { BENCH_TOOLS, formulation, goodsLine, POT, RED, SHELF } from '../../../test/examples';
 import { fourLines } from '../../../test/fourLines';
 import { also, asPlanned, AT, begunBatch, event, tick, withEvents } from '../../../test/records';
 import { METHODS } from '../../method';
@@ -7,7 +7,8 @@ import { depths } from '../../process/depths';
 import { titleOf } from '../../words/lineWords';
 import { dyeSchema } from '../../shelf/dye';
 import { lookAct } from '../unplanned';
-import type { Batch } from '../batch';
+import { batchSchema, type Batch } from '../batch';
+import { openBatch } from '../open/openBatch';
 import { foldRecord } from '../foldRecord';
 import type { Again } from './again';
 import { dyeAgain } from './dyeAgain';
@@ -226,6 +227,93 @@ test('words that name an amount name the one of now: paint is made up to twice a
   const run = (made: ReturnType<typeof madeAgain>) => made.card.acts.find(({ id }) => id === 'p1.run.bath')!;
   expect(run(madeAgain(dyed)).madeUp).not.toBeNull();
   expect(run(madeAgain(dyed, { goods: twice })).madeUp).toBeNull();
+});
+
+/** 100 g of each of two lines, in a pot and a tub as they are laid. */
+const inTwo = (lay: (of: typeof laid) => object[]): Batch => {
+  const goods = ['g1', 'g2'].map((id) => goodsLine({ id, baseId: 'wool', count: 1, gramsEach: 100 }));
+  const tub = { kind: 'vessel', vessel: 'tub', role: 'tub', name: 'Tub', shelfId: null, capacityMl: null };
+  const batch = batchSchema.parse({
+    ...{ id: 'b1', name: 'x', startedAt: AT, ...openBatch('x', goods, POT, SHELF), events: [] },
+  });
+  const common = { pass: 'p1', line: null, purpose: null };
+  const events = [{ kind: 'bring', thing: tub }, ...lay(laid)].map((act) =>
+    event({ kind: 'act', planned: null, act: { ...common, ...act }, written: '', note: '' }),
+  );
+  return withEvents(batch, events);
+};
+const laid = (goods: string, vessel: string, to: number) => ({
+  kind: 'place',
+  goods: [goods],
+  vessel,
+  reach: to === 1 ? null : { axis: 'along', from: 0, to },
+  lies: null,
+  wet: true,
+});
+const ran = (vessel: string) => ({ kind: 'run', vessel, ml: 1000, celsius: null });
+const bluePut = {
+  kind: 'put',
+  material: { kind: 'dye', dyeId: 'blue', stockId: 'blue-1', strengthPercent: 1, lotStrength: 1 },
+  amount: 90,
+  unit: 'mL',
+  into: { vessel: 'pot' },
+};
+const g2Twice = (batch: Batch) => ({
+  goods: asItWas(batch, foldRecord(batch)).goods.map((line) =>
+    line.line === 'g2' ? { ...line, count: 2 } : line,
+  ),
+});
+
+test('dye goes by what of the goods it reached: all of one line, half of the other', () => {
+  const batch = inTwo((of) => [ran('pot'), of('g1', 'pot', 1), of('g2', 'pot', 0.5), bluePut]);
+  const made = madeAgain(batch, g2Twice(batch));
+  const put = made.card.acts.find(({ act }) => act.kind === 'put')!.act;
+  // 100 + 50 g then, 100 + 100 g now.
+  expect(amountOf(put)?.amount).toBeCloseTo((90 * 200) / 150, 9);
+});
+
+test('water goes by the goods that lay in its own vessel', () => {
+  const batch = inTwo((of) => [ran('pot'), ran('tub'), of('g1', 'pot', 1), of('g2', 'tub', 1)]);
+  const runs = madeAgain(batch, g2Twice(batch)).card.acts.flatMap(({ act }) =>
+    act.kind === 'run' ? [[act.vessel, act.ml]] : [],
+  );
+  expect(runs).toEqual([
+    ['pot', 1000],
+    ['tub', 2000],
+  ]);
+});
+
+test('a cup poured in two: its pours stay the parts of it that they were', () => {
+  const cup = {
+    kind: 'vessel',
+    vessel: 'cup',
+    role: 'mixing cup',
+    name: '',
+    shelfId: null,
+    capacityMl: null,
+  };
+  const poured = (vessel: string, share: number) => ({
+    ...{ kind: 'move', from: { vessel: 'cup' }, to: { vessel }, ml: null, share, holds: null },
+  });
+  const batch = inTwo((of) => [
+    { kind: 'bring', thing: cup },
+    ...[ran('pot'), ran('tub'), of('g1', 'pot', 1), of('g2', 'tub', 1)],
+    ...[bluePut, bluePut].map((put) => ({ ...put, amount: 40, into: { vessel: 'cup' } })),
+    ...[poured('pot', 0.5), poured('tub', 0.5)],
+  ]);
+  const made = madeAgain(batch);
+  // 80 mL: 40 into the pot, 20 into the tub, 20 left over. Now 60 are mixed, and two thirds and all of it poured.
+  expect(made.card.acts.flatMap(({ act }) => amountOf(act)?.amount ?? []).slice(-1)).toEqual([60]);
+  expect(made.card.acts.flatMap(({ act }) => (act.kind === 'move' ? [act.share] : []))).toEqual([
+    expect.closeTo(2 / 3, 12),
+    1,
+  ]);
+  const of = (line: string) => [
+    depths(made.end, { line }).get('blue'),
+    depths(foldRecord(batch).end, { line }).get('blue'),
+  ];
+  expect(of('g1')).toEqual([expect.closeTo(0.4, 9), expect.closeTo(0.4, 9)]);
+  expect(of('g2')).toEqual([expect.closeTo(0.2, 9), expect.closeTo(0.2, 9)]);
 });
 
 test('a record without acid says so', () => {

@@ -1,3 +1,4 @@
+import { allGiven } from '../../process/depths';
 import { width } from '../../process/exposure';
 import { gotBy } from '../../process/received';
 import type { Act } from '../../process/act';
@@ -27,8 +28,10 @@ export class Reach {
     private readonly goods: ReadonlyMap<string, LineOfGoods>,
     private readonly on: 'grams' | 'dyeable',
   ) {
+    // What still waits goes to those who have a claim on it.
+    const after = allGiven(end);
     for (const id of end.pieces.keys())
-      for (const { act, stretch, counts } of gotBy(end, id)) {
+      for (const { act, stretch, counts } of gotBy(after, id)) {
         if (!counts) continue;
         const pieces = this.reached.get(act) ?? new Map<string, number>();
         this.reached.set(act, pieces.set(id, Math.max(pieces.get(id) ?? 0, width(stretch))));
