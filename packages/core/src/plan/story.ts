@@ -1,5 +1,3 @@
-import { mostHeldMmol } from '../acid/fiberUptake';
-import { dyeableShare } from '../amounts/dyeableShare';
 import type { Figure } from '../figure/figure';
 import { keepsBath, methodFacts, passShare, type PassMethod } from '../method';
 import { acidsAt, toppedUp } from '../method/bath';
@@ -8,11 +6,11 @@ import { ready } from '../method/ready';
 import type { AnyScene, Scene } from '../method/scene';
 import { DYED_IN } from '../process/act';
 import { emptyState, type State } from '../process/state';
-import { lineGrams } from '../recipe/lineGrams';
 import { named } from '../recipe/materials';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import type { Base } from '../shelf/base';
+import { broughtGoods, broughtVessel } from './brought';
 import { keepPasses, keptPasses } from './keptPasses';
 import { acidGrams, around, boundMeqOf, brought, NO_BATH, together, type Bath } from './liquids';
 import { planPour, stockPouredMl, type PassGoods } from './pours';
@@ -254,18 +252,7 @@ function bringGoods({ recipe, water }: Formulation, bases: readonly Base[]): Wri
         pass: null,
         line: line.id,
         purpose: line.catchUp ? 'catch up' : null,
-        thing: {
-          kind: 'goods',
-          name: base.name,
-          baseId: base.id,
-          form: line.form ?? base.form,
-          count: line.count,
-          grams: lineGrams(line),
-          dyeableShare: dyeableShare(base.fibers),
-          holdsMeq: water.countFiberUptake ? mostHeldMmol(lineGrams(line), base.fibers) : 0,
-          catchUp: line.catchUp,
-          from: null,
-        },
+        thing: broughtGoods(line, base, water),
       },
     };
   });
@@ -276,7 +263,6 @@ const bringVessel =
   (state, id, role) => {
     const isMain =
       DYED_IN.includes(role) && !state.vessels.values().some((vessel) => DYED_IN.includes(vessel.role));
-    const known = isMain ? pot : null;
     return {
       id: `bring.vessel.${id}`,
       quiet: true,
@@ -285,14 +271,7 @@ const bringVessel =
         pass: null,
         line: null,
         purpose: null,
-        thing: {
-          kind: 'vessel',
-          vessel: id,
-          role,
-          name: known?.name ?? '',
-          shelfId: known?.id ?? null,
-          capacityMl: known?.capacityMl ?? null,
-        },
+        thing: broughtVessel(id, role, isMain ? pot : null),
       },
     };
   };

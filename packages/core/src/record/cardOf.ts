@@ -10,7 +10,7 @@ export function cardOf({ recipe }: Formulation, plan: Plan): Card {
   return {
     version: CARD_VERSION,
     remembered: false,
-    acts: plan.lines.map(cardAct),
+    acts: plan.lines.map(lineOnCard),
     passes: plan.passes.map((planned, i) => {
       const pass = recipe.passes[i];
       return {
@@ -26,7 +26,8 @@ export function cardOf({ recipe }: Formulation, plan: Plan): Card {
   };
 }
 
-function cardAct(line: Line): CardAct {
+/** A line of a plan as the card keeps it. */
+export function lineOnCard(line: Line): CardAct {
   const { id, act, quiet, tool, madeUp, askedGrams, estimated, dose, cautions } = line;
   return { id, act, quiet, tool, madeUp, askedGrams, estimated, dose, cautions };
 }

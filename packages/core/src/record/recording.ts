@@ -1,3 +1,4 @@
+import { broughtVessel } from '../plan/brought';
 import { CUPS, type Act, type ActOf } from '../process/act';
 import { minutesOf } from '../process/amountOf';
 import { apply } from '../process/apply';
@@ -254,14 +255,7 @@ export class Recording {
           line.act.kind === 'bring' && line.act.thing.kind === 'vessel' && line.act.thing.vessel === vessel,
       );
       if (this.state.vessels.has(vessel)) continue;
-      const thing = {
-        kind: 'vessel',
-        vessel,
-        role: 'pot',
-        name: '',
-        shelfId: null,
-        capacityMl: null,
-      } as const;
+      const thing = broughtVessel(vessel, 'pot');
       const bring: Act = { kind: 'bring', pass: null, line: null, purpose: null, thing };
       this.do({ id: `bring.vessel.${vessel}`, act: bring, came: 'alongside', planned: null });
     }

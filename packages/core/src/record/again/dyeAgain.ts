@@ -8,10 +8,12 @@ import { emptyState, type State } from '../../process/state';
 import { formulate, named, type Shelf } from '../../recipe/materials';
 import type { Formulation } from '../../recipe/recipe';
 import type { PlanContext } from '../../plan/notices';
+import { broughtVessel } from '../../plan/brought';
 import { tell, type Told } from '../../plan/tell';
 import { riseOf } from '../../plan/vesselHeat';
 import type { Batch } from '../batch';
 import type { Card, CardAct } from '../card';
+import { lineOnCard } from '../cardOf';
 import { CARD_VERSION } from '../cardVersion';
 import type { FoldedRecord } from '../foldRecord';
 import type { Tool } from '../../shelf/tool';
@@ -212,7 +214,7 @@ function toldAnew(steps: readonly WayStep[], { place, water }: Formulation, card
           pass: null,
           line: null,
           purpose: null,
-          thing: { kind: 'vessel', vessel: id, role: 'pot', name: '', shelfId: null, capacityMl: null },
+          thing: broughtVessel(id, 'pot'),
         },
       }),
       ids: new Set(),
@@ -225,19 +227,7 @@ function cardAgain({ passes }: Card, told: readonly Told[], { inAll: ratio }: Re
   return {
     version: CARD_VERSION,
     remembered: false,
-    acts: told.map(
-      ({ id, act, quiet, tool, madeUp: made, askedGrams, estimated, dose, cautions }): CardAct => ({
-        id,
-        act,
-        quiet,
-        tool,
-        madeUp: made,
-        askedGrams,
-        estimated,
-        dose,
-        cautions,
-      }),
-    ),
+    acts: told.map(lineOnCard),
     passes: passes.map((pass) => ({
       ...pass,
       goodsGrams: pass.goodsGrams * ratio,

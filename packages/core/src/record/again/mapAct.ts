@@ -1,11 +1,8 @@
-import { mostHeldMmol } from '../../acid/fiberUptake';
-import { dyeableShare } from '../../amounts/dyeableShare';
 import type { Written } from '../../method/line';
+import { broughtGoods, broughtVessel } from '../../plan/brought';
 import type { Act, ActOf } from '../../process/act';
-import { lineGrams } from '../../recipe/lineGrams';
 import { named, type Shelf } from '../../recipe/materials';
 import type { Formulation, GoodsLine } from '../../recipe/recipe';
-import type { Pot } from '../../shelf/pot';
 import type { Repeated } from './doneAgain';
 import { movedAgain, putAgain, type Pouring } from './pouredAgain';
 import type { Reach } from './reach';
@@ -79,23 +76,11 @@ function broughtAgain(plain: Written, act: ActOf<'bring'>, mapping: Mapping): Wr
       const line = lines.find(({ id }) => id === (act.line ?? plain.id));
       if (!line) return null;
       const base = named(bases, line.baseId, 'goods', 'yarn base');
-      const grams = lineGrams(line);
-      const brought: typeof thing = {
-        ...thing,
-        name: base.name,
-        baseId: base.id,
-        form: line.form ?? base.form,
-        count: line.count,
-        grams,
-        dyeableShare: dyeableShare(base.fibers),
-        holdsMeq: formulation.water.countFiberUptake ? mostHeldMmol(grams, base.fibers) : 0,
-        from: null,
-      };
-      return { ...plain, act: { ...act, thing: brought } };
+      return { ...plain, act: { ...act, thing: broughtGoods(line, base, formulation.water) } };
     }
     case 'vessel':
       return thing.vessel === mainVessel
-        ? { ...plain, act: { ...act, thing: { ...thing, ...onShelf(formulation.pot) } } }
+        ? { ...plain, act: { ...act, thing: broughtVessel(thing.vessel, thing.role, formulation.pot) } }
         : plain;
     case 'liquid': {
       const times = reach.ofVessel(thing.vessel);
@@ -111,9 +96,3 @@ function broughtAgain(plain: Written, act: ActOf<'bring'>, mapping: Mapping): Wr
     }
   }
 }
-
-const onShelf = (pot: Pot | null) => ({
-  name: pot?.name ?? '',
-  shelfId: pot?.id ?? null,
-  capacityMl: pot?.capacityMl ?? null,
-});

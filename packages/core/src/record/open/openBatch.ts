@@ -1,7 +1,6 @@
-import { mostHeldMmol } from '../../acid/fiberUptake';
 import { phWindow } from '../../acid/expectedPh';
-import { dyeableShare } from '../../amounts/dyeableShare';
 import { usualSet } from '../../recipe/usualSet';
+import { broughtGoods, broughtVessel } from '../../plan/brought';
 import type { Act, Thing, VesselRole } from '../../process/act';
 import { lineGrams } from '../../recipe/lineGrams';
 import { formulate, named, type Shelf } from '../../recipe/materials';
@@ -12,7 +11,6 @@ import {
   type Pass,
   type Recipe,
 } from '../../recipe/recipe';
-import type { Base } from '../../shelf/base';
 import type { Pot } from '../../shelf/pot';
 import { PLAIN_LINE, type Card, type CardAct } from '../card';
 import { CARD_VERSION } from '../cardVersion';
@@ -63,20 +61,13 @@ export function openBatch(
           bring(
             `bring.goods.${line.id}`,
             {
-              ...broughtGoods(line, named(shelf.bases, line.baseId, 'goods', 'yarn base'), formulation),
+              ...broughtGoods(line, named(shelf.bases, line.baseId, 'goods', 'yarn base'), formulation.water),
               from: from[line.id] ?? null,
             },
             line.id,
           ),
         ),
-        bring(`bring.vessel.${OPEN_VESSEL}`, {
-          kind: 'vessel',
-          vessel: OPEN_VESSEL,
-          role: roleOf(pot),
-          name: pot?.name ?? '',
-          shelfId: pot?.id ?? null,
-          capacityMl: pot?.capacityMl ?? null,
-        }),
+        bring(`bring.vessel.${OPEN_VESSEL}`, broughtVessel(OPEN_VESSEL, roleOf(pot), pot)),
         ...(leftover ? [bring('bring.liquid', { ...leftover, vessel: OPEN_VESSEL })] : []),
         // Goods lie in the vessel once something is done that only makes sense with them in it.
         { ...PLAIN_LINE, id: `${OPEN_PASS}.place.goods`, quiet: true, act: goodsIn },
@@ -110,26 +101,6 @@ const goodsIn: Act = {
 
 const roleOf = (pot: Pot | null): VesselRole =>
   pot?.kind === 'pan' ? 'pan' : pot?.kind === 'steamer' ? 'steamer' : 'pot';
-
-function broughtGoods(
-  line: GoodsLine,
-  base: Base,
-  { water }: Formulation,
-): Extract<Thing, { kind: 'goods' }> {
-  const grams = lineGrams(line);
-  return {
-    kind: 'goods',
-    name: base.name,
-    baseId: base.id,
-    form: line.form ?? base.form,
-    count: line.count,
-    grams,
-    dyeableShare: dyeableShare(base.fibers),
-    holdsMeq: water.countFiberUptake ? mostHeldMmol(grams, base.fibers) : 0,
-    catchUp: line.catchUp,
-    from: null,
-  };
-}
 
 /** What stands where a recipe would: the goods, and a pass that nothing is known of. */
 function openRecipe(goods: GoodsLine[], pot: Pot | null): Recipe {
