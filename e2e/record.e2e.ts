@@ -21,7 +21,7 @@ test('a slip is taken back from the message, and both stay in the record', async
   await page.getByRole('alert').getByRole('button', { name: 'Take back' }).click();
   await expect(current(page)).toHaveText('Add white vinegar to the bath');
   await page.getByRole('link', { name: 'Record' }).click();
-  await expect(page.getByText('Took an entry back')).toBeVisible();
+  await expect(page.getByText('Taken back: Add white vinegar to the bath: 160 mL')).toBeVisible();
   await expect(page.locator('li', { hasText: 'Add white vinegar to the bath: 160 mL' })).toHaveCSS(
     'text-decoration-line',
     'line-through',

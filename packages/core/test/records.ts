@@ -89,5 +89,8 @@ export const strike = (target: Event): Event => event({ kind: 'struck', event: t
 /** Every line of the card ticked as planned. */
 export const asPlanned = (batch: Batch): Event[] => cardLines(batch.card).map(({ id }) => tick(batch, id));
 
-/** The batch with these events. */
-export const withEvents = (batch: Batch, events: Event[]): Batch => ({ ...batch, events });
+/** The batch with these events, as devices that entered them in this order would have counted them. */
+export const withEvents = (batch: Batch, events: Event[]): Batch => ({
+  ...batch,
+  events: events.map((one, i) => ({ ...one, count: i + 1 })),
+});

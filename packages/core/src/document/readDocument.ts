@@ -1,5 +1,6 @@
-import { admitEvent, checkMaterial, growingRecord } from '../record/admitEvent';
+import { admitEvent, checkMaterial } from '../record/admitEvent';
 import type { Batch } from '../record/batch';
+import type { Event } from '../record/event';
 import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
 import { singleDyes } from '../amounts/premix';
@@ -118,18 +119,18 @@ function checkBatch(batch: Batch, shelf: Shelf): void {
   const { formulation } = batch;
   formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const dyes = [...formulation.dyes, ...shelf.dyes];
-  const record = growingRecord();
+  const earlier = new Map<string, Event>();
   batch.events.forEach((event, i) => {
     try {
       if (event.of.kind !== 'batch' || event.of.id !== batch.id)
         throw new FieldError('of.id', 'This event belongs to another record.');
-      if (record.find(event.id)) throw new FieldError('id', `The id “${event.id}” stands here twice.`);
-      admitEvent(event, batch.card, record);
+      if (earlier.has(event.id)) throw new FieldError('id', `The id “${event.id}” stands here twice.`);
+      admitEvent(event, batch.card, (id) => earlier.get(id));
       if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, { dyes });
     } catch (error) {
       if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);
       throw error;
     }
-    record.add(event);
+    earlier.set(event.id, event);
   });
 }

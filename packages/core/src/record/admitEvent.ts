@@ -3,7 +3,6 @@ import { FieldError } from '../figure/fieldError';
 import { amountOf, minutesOf } from '../process/amountOf';
 import type { Act } from '../process/act';
 import { quantityFor } from '../recipe/quantityFor';
-import type { CautionName } from '../materials/cautionNames';
 import { judge } from '../units/parseQuantity';
 import { formatAmount } from '../units/formatQuantity';
 import { cardAct, type Card } from './card';
@@ -15,68 +14,19 @@ export interface KnownMaterials {
   stocks?: readonly { id: string; dyeId: string }[];
 }
 
-/** What a record already holds, as far as one more event hangs on it. */
-export interface RecordSoFar {
-  closed: boolean;
-  isDone(planned: string): boolean;
-  isAcknowledged(caution: CautionName): boolean;
-  /** The event of this batch with that id; undefined when there is none. */
-  find(eventId: string): Event | undefined;
-  isStruck(eventId: string): boolean;
-}
-
-/** A record as it grows, event by event. */
-export interface GrowingRecord extends RecordSoFar {
-  add(event: Event): void;
-}
-
-/** A record that holds nothing yet, or these events. */
-export function growingRecord(events: readonly Event[] = []): GrowingRecord {
-  const all = new Map<string, Event>();
-  const struck = new Set<string>();
-  const doneBy = new Map<string, string>();
-  const stands = (kind: Event['kind'], fits: (event: Event) => boolean = () => true): boolean =>
-    [...all.values()].some((event) => event.kind === kind && !struck.has(event.id) && fits(event));
-  const record: GrowingRecord = {
-    get closed() {
-      return stands('closed');
-    },
-    isDone: (planned) => doneBy.has(planned),
-    isAcknowledged: (caution) =>
-      stands('acknowledged', (event) => event.kind === 'acknowledged' && event.caution === caution),
-    find: (id) => all.get(id),
-    isStruck: (id) => struck.has(id),
-    add(event) {
-      all.set(event.id, event);
-      if (event.kind === 'act' && event.planned !== null) doneBy.set(event.planned, event.id);
-      if (event.kind !== 'struck') return;
-      struck.add(event.event);
-      for (const [planned, by] of doneBy) if (by === event.event) doneBy.delete(planned);
-    },
-  };
-  for (const event of events) record.add(event);
-  return record;
-}
-
 /**
- * Decides whether an event may join a batch's record.
- * @throws FieldError naming the field when it may not: an unknown line or event, another kind of act or unit
- * than the line's, a line already done, or a pour after the batch was closed
+ * Decides whether an event may join a batch's record. What happened is taken whatever else is in there: a line done
+ * twice, or after closing, is a doubt, and no fault of the entry.
+ * @param find the event of this batch with that id; undefined when there is none
+ * @throws FieldError naming the field where it does not hold together: an unknown line or event, another kind of act or
+ * unit than the line's, a clock for what is no wait
  */
-export function admitEvent(event: Event, card: Card, soFar: RecordSoFar): void {
-  const look = event.kind === 'act' && event.act.kind === 'look';
-  if (soFar.closed && !look && !['noted', 'closed', 'struck', 'answered', 'named'].includes(event.kind))
-    throw new FieldError(
-      'kind',
-      'This batch is closed. Only notes, checks and a new verdict can still be added.',
-    );
-  if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card, soFar);
-  if (event.kind === 'struck') admitStrike(event, soFar);
-  if (event.kind === 'acknowledged' && soFar.isAcknowledged(event.caution))
-    throw new FieldError('caution', 'This caution was acknowledged already in this batch.');
+export function admitEvent(event: Event, card: Card, find: (id: string) => Event | undefined): void {
+  if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card);
+  if (event.kind === 'struck') admitStrike(event, find);
 }
 
-function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card, soFar: RecordSoFar): void {
+function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card): void {
   const { planned, act } = event;
   if (planned === null) {
     if (event.kind === 'begun')
@@ -87,8 +37,6 @@ function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card, soFa
   if (!line) throw new FieldError('planned', `This batch’s card has no act “${planned}”.`);
   if (line.act.kind !== act.kind)
     throw new FieldError('act.kind', `“${planned}” is to ${line.act.kind}, not to ${act.kind}.`);
-  if (soFar.isDone(planned))
-    throw new FieldError('planned', 'That line is already done. Take it back first to change it.');
   const asked = amountOf(line.act);
   const got = amountOf(act);
   if (asked && event.kind === 'act' && got && got.unit !== asked.unit)
@@ -136,14 +84,11 @@ export function checkMaterial(act: Act, { dyes, stocks }: KnownMaterials): void 
     );
 }
 
-function admitStrike({ event: id }: EventOf<'struck'>, soFar: RecordSoFar): void {
-  const target = soFar.find(id);
+function admitStrike({ event: id }: EventOf<'struck'>, find: (id: string) => Event | undefined): void {
+  const target = find(id);
   if (!target) throw new FieldError('event', `There is no event “${id}” in this batch to take back.`);
   if (target.kind === 'struck')
     throw new FieldError('event', 'A taking-back cannot itself be taken back; make the entry again.');
-  if (soFar.isStruck(id)) throw new FieldError('event', 'That event was already taken back.');
-  if (soFar.closed && target.kind !== 'closed')
-    throw new FieldError('event', 'This batch is closed. Take the verdict back first.');
 }
 
 /** The field of an act that holds its amount; acts that measure nothing have none. */

@@ -34,9 +34,8 @@ export function foldRecord(batch: Batch): FoldedRecord {
 
 function foldAnew(batch: Batch): FoldedRecord {
   const { standing } = standingEvents(batch.events);
-  const inOrder = standing.toSorted((one, other) => Date.parse(one.at) - Date.parse(other.at));
-  const recording = new Recording(batch, seenUnclear(inOrder));
-  for (const event of inOrder) recording.add(event);
+  const recording = new Recording(batch, seenUnclear(standing));
+  for (const event of standing) recording.add(event);
   if (standing.some(({ kind }) => kind === 'closed')) recording.takeRestAsDone();
   const { state: now } = recording;
   const [acts, leftOut] = [[...recording.acts], [...recording.leftOut]];

@@ -1,12 +1,13 @@
 import { drawnBathColor } from '../color/drawnColor';
-import { minutesOf, type MeasuredOut } from '../process/amountOf';
+import { amountOf, minutesOf, type MeasuredOut } from '../process/amountOf';
 import type { CautionName } from '../materials/cautionNames';
 import type { Dye } from '../shelf/dye';
 import { additionsOf, dyeGramsOf, liquidMl } from './additions';
 import type { BegunBatch } from './batch';
 import { cardLines, type CardAct } from './card';
 import type { Event, EventOf } from './event';
-import { standingEvents } from './standing';
+import { inOrder } from './inOrder';
+import { byLine, standingEvents, unstruck } from './standing';
 
 /** One line of the card and how far it is. */
 export interface LineState {
@@ -14,10 +15,10 @@ export interface LineState {
   status: 'waiting' | 'running' | 'done';
   begunAt: string | null;
   doneAt: string | null;
-  /** The event that finished it, to be struck if it was a slip. */
-  eventId: string | null;
-  /** The act as it was really done; null until it is. */
-  done: EventOf<'act'> | null;
+  /** The events that say it was done, the first one first; more than one where two devices did. All are struck if it was a slip. */
+  done: EventOf<'act'>[];
+  /** What went in, over all of them; null for lines that measure nothing and while none has. */
+  poured: { amount: number; unit: 'mL' | 'g' } | null;
 }
 
 /** Where a batch stands, told from its card and its events alone. */
@@ -45,12 +46,10 @@ export interface RecordState {
 
 /** Reads where a batch stands. @param dyes every dye its events may name, for the color of the bath */
 export function recordState(batch: BegunBatch, events: readonly Event[], dyes: readonly Dye[]): RecordState {
-  const { standing, struck } = standingEvents(events);
-  const byLine = new Map<string, (EventOf<'act'> | EventOf<'begun'>)[]>();
-  for (const event of standing)
-    if ((event.kind === 'act' || event.kind === 'begun') && event.planned !== null)
-      byLine.set(event.planned, [...(byLine.get(event.planned) ?? []), event]);
-  const lines = cardLines(batch.card).map((line) => lineState(line, byLine.get(line.id) ?? []));
+  const { left, struck } = unstruck(events);
+  const { standing } = standingEvents(events);
+  const ticked = byLine(left.filter((event) => event.kind === 'act' || event.kind === 'begun'));
+  const lines = cardLines(batch.card).map((line) => lineState(line, ticked.get(line.id) ?? []));
   const current = lines.find(({ status }) => status !== 'done') ?? null;
   const acts = standing.filter((event) => event.kind === 'act');
   const minutes = current ? minutesOf(current.line.act) : null;
@@ -61,7 +60,7 @@ export function recordState(batch: BegunBatch, events: readonly Event[], dyes: r
       current?.status === 'running' && current.begunAt && minutes !== null
         ? later(current.begunAt, minutes)
         : null,
-    since: events.at(-1)?.at ?? batch.startedAt,
+    since: inOrder(events).at(-1)?.at ?? batch.startedAt,
     pass: acts.findLast(({ act }) => act.pass !== null)?.act.pass ?? batch.card.passes[0]?.id ?? null,
     added: acts.filter(({ planned, act }) => planned === null && act.kind !== 'look'),
     looks: acts.filter(({ act }) => act.kind === 'look'),
@@ -74,26 +73,22 @@ export function recordState(batch: BegunBatch, events: readonly Event[], dyes: r
 }
 
 function lineState(line: CardAct, events: readonly (EventOf<'act'> | EventOf<'begun'>)[]): LineState {
-  const state: LineState = {
+  const done = events.filter((event) => event.kind === 'act');
+  const begunAt = events.find(({ kind }) => kind === 'begun')?.at ?? null;
+  return {
     line,
-    status: 'waiting',
-    begunAt: null,
-    doneAt: null,
-    eventId: null,
-    done: null,
+    status: done.length > 0 ? 'done' : begunAt === null ? 'waiting' : 'running',
+    begunAt,
+    doneAt: done[0]?.at ?? null,
+    done,
+    poured: pouredBy(done),
   };
-  for (const event of events) {
-    if (event.kind === 'begun') {
-      state.status = 'running';
-      state.begunAt = event.at;
-    } else {
-      state.status = 'done';
-      state.doneAt = event.at;
-      state.done = event;
-    }
-    state.eventId = event.id;
-  }
-  return state;
+}
+
+function pouredBy(done: readonly EventOf<'act'>[]): LineState['poured'] {
+  const measured = done.flatMap(({ act }) => amountOf(act) ?? []);
+  const [first] = measured;
+  return first ? { amount: measured.reduce((sum, { amount }) => sum + amount, 0), unit: first.unit } : null;
 }
 
 const later = (iso: string, minutes: number): string =>

@@ -3,6 +3,7 @@ import { CUPS, type Act, type ActOf } from '../process/act';
 import { minutesOf } from '../process/amountOf';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
+import { isAddition } from '../process/isAddition';
 import { EVERYWHERE } from '../process/place';
 import { emptyState, type ListedAct, type State } from '../process/state';
 import { vesselsNamed } from '../process/vesselsNamed';
@@ -64,10 +65,6 @@ const IMPLIED: readonly Act['kind'][] = [
 export const mayBePresumed = ({ act }: CardAct): boolean =>
   act.purpose !== 'top up' && (IMPLIED.includes(act.kind) || (act.kind === 'move' && act.holds === null));
 
-/** Whether it puts something in: it may be done before its turn, and implies little. */
-const isAddition = (act: Act): boolean =>
-  act.kind === 'run' || act.kind === 'put' || (act.kind === 'move' && act.holds !== null);
-
 /** Whether it moves goods, or liquid that they lie in. */
 const isDoneToGoods = ({ kind }: Act): boolean =>
   kind === 'place' || kind === 'lift' || kind === 'handle' || kind === 'split' || kind === 'move';
@@ -99,6 +96,8 @@ export class Recording {
   private readonly places: ReadonlyMap<string, number>;
   /** Acts of the card that somebody entered, now or later, or said were not done, and those that were taken as done. */
   private readonly accounted: Set<string>;
+  /** Lines that came in already. */
+  private readonly entered = new Set<string>();
   /** Vessels that the card lays goods into. */
   private readonly dyedIn: ReadonlySet<string>;
   private readonly open = new Map<string, OpenWait>();
@@ -145,7 +144,10 @@ export class Recording {
       : planned === null
         ? this.ontoGoods(act)
         : act;
-    this.do({ id: planned ?? id, act: really, came: 'entered', planned });
+    // A line that was entered twice went in twice, each under a name of its own.
+    const again = planned !== null && this.entered.has(planned);
+    if (planned !== null) this.entered.add(planned);
+    this.do({ id: again ? id : (planned ?? id), act: really, came: 'entered', planned });
     if (act.kind === 'look' && act.of === 'bath' && act.answer === CLEAR) this.seenClear(id, act.pass);
   }
 

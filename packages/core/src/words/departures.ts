@@ -5,7 +5,7 @@ import type { Batch } from '../record/batch';
 import { cardLines } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
-import { standingEvents } from '../record/standing';
+import { byLine, standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf } from './lineWords';
@@ -18,28 +18,26 @@ export const isPutIn = (act: Act): boolean =>
 export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
   const { standing } = standingEvents(batch.events);
   const done = standing.filter((event) => event.kind === 'act');
-  const byLine = new Map(
-    done.flatMap((event) => (event.planned === null ? [] : [[event.planned, event.act]])),
-  );
+  const doneLines = byLine(done);
   if (isOpen(batch.card)) return [];
   const reading = { batch, dyes };
   const onCard = cardLines(batch.card);
   const isClosed = standing.some(({ kind }) => kind === 'closed');
   // Of a batch that still runs, what comes after the last thing done is still to come.
-  const reached = isClosed ? onCard.length : onCard.findLastIndex(({ id }) => byLine.has(id));
+  const reached = isClosed ? onCard.length : onCard.findLastIndex(({ id }) => doneLines.has(id));
   const lines = onCard.flatMap((line, i): string[] => {
     const asked = amountOf(line.act);
     if (asked === null) return [];
-    const act = byLine.get(line.id);
-    if (!act)
+    const acts = doneLines.get(line.id);
+    if (!acts)
       return isPutIn(line.act) && i <= reached
         ? [`${titleOf(line, reading)}: not ticked, so it did not go in.`]
         : [];
-    const got = amountOf(act);
-    if (got === null || Math.abs(got.amount - asked.amount) <= 0.005 * asked.amount) return [];
-    return [
-      `${titleOf(line, reading)}: ${formatAmount(got.amount, got.unit)} instead of ${formatAmount(asked.amount, asked.unit)}.`,
-    ];
+    const got = acts.flatMap(({ act }) => amountOf(act) ?? []);
+    const inAll = got.reduce((sum, { amount }) => sum + amount, 0);
+    if (got.length === 0 || Math.abs(inAll - asked.amount) <= 0.005 * asked.amount) return [];
+    const poured = got.map(({ amount, unit }) => formatAmount(amount, unit)).join(' and ');
+    return [`${titleOf(line, reading)}: ${poured} instead of ${formatAmount(asked.amount, asked.unit)}.`];
   });
   for (const { act, planned } of done) {
     const measured = planned === null ? amountOf(act) : null;

@@ -2,6 +2,7 @@ import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';
 import { lineAsked } from '../record/answers';
+import { entryAsked } from '../record/doubts';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
@@ -12,15 +13,15 @@ import { plainNumber } from '../figure/plainNumber';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf, type Reading } from './lineWords';
 
-/** One event of a record as a sentence. */
-export function eventWords(event: Event, reading: Reading): string {
+/** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
+export function eventWords(event: Event, reading: Reading, events: readonly Event[] = []): string {
   switch (event.kind) {
     case 'begun':
       return `${titleOf(lineOf(event, reading), reading)}: begun`;
     case 'act':
       return actWords(event, reading);
     case 'struck':
-      return 'Took an entry back';
+      return struckWords(event, reading, events);
     case 'acknowledged':
       return `Acknowledged: caution about ${CAUTION_WORDS[event.caution]}`;
     case 'noted':
@@ -28,15 +29,32 @@ export function eventWords(event: Event, reading: Reading): string {
     case 'named':
       return `Named: ${event.name}`;
     case 'answered':
-      return answerWords(event, reading);
+      return answerWords(event, reading, events);
     case 'closed':
       return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
   }
 }
 
-function answerWords({ question, answer }: EventOf<'answered'>, reading: Reading): string {
+function struckWords(
+  { event: id, why }: EventOf<'struck'>,
+  reading: Reading,
+  events: readonly Event[],
+): string {
+  const entry = events.find((one) => one.id === id);
+  const what = entry && entry.kind !== 'struck' ? eventWords(entry, reading, events) : 'an entry';
+  return `Taken back: ${what}${why === '' ? '' : ` (${why})`}`;
+}
+
+function answerWords(
+  { question, answer }: EventOf<'answered'>,
+  reading: Reading,
+  events: readonly Event[],
+): string {
   const line = cardAct(reading.batch.card, lineAsked(question));
   if (line) return `${titleOf(line, reading)}: ${answer}, said afterwards`;
+  const counts = entryAsked(question, answer);
+  const entry = events.find(({ id }) => id === counts);
+  if (entry) return `It counts: ${eventWords(entry, reading, events)}`;
   return question === SOURCE_QUESTION
     ? 'The bath that was taken over keeps its figures'
     : `Answered: ${answer}`;

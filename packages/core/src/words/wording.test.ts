@@ -40,7 +40,7 @@ describe('an event as a sentence', () => {
       added({ kind: 'acid', acid: 'citric', strengthPercent: 100 }, 6, 'g'),
       'Also added 6 g of citric acid crystals',
     ],
-    [event({ kind: 'struck', event: 'y', why: '' }), 'Took an entry back'],
+    [event({ kind: 'struck', event: 'y', why: '' }), 'Taken back: an entry'],
     [look('tinted'), 'Check, bath: tinted'],
     [event({ kind: 'noted', text: 'Stirred twice.' }), 'Stirred twice.'],
     [event({ kind: 'acknowledged', caution: 'powder' }), 'Acknowledged: caution about open powder'],

@@ -160,7 +160,8 @@ describe('going back to a copy', () => {
     expect(after.copies[0]).toMatchObject({ why: 'before-restore' });
     await request(studio.app).post(`/api/copies/${after.copies[0].name}/restore`).send({}).expect(201);
     expect(await ids()).toEqual(['e1', 'e2']);
-    await pour('e3').expect(400);
+    await pour('e3').expect(201);
+    expect(await ids()).toEqual(['e1', 'e2', 'e3']);
     expect((await checkStudio(studio.storage)).faults).toEqual([]);
   });
   test('while others read and write: each answer is from before or after, and the end is the copy', async () => {

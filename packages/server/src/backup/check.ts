@@ -1,13 +1,6 @@
 import { QueryTypes } from 'sequelize';
-import {
-  dyeTotals,
-  summarizeBatch,
-  type Batch,
-  type CheckResponse,
-  type Dye,
-  type Event,
-} from '@ythrion/core';
-import { jarDraw } from '../batches/events';
+import { dyeTotals, summarizeBatch, type Batch, type CheckResponse, type Dye } from '@ythrion/core';
+import { ledgerOf } from '../batches/jarLedger';
 import { everyBatch } from '../batches/read';
 import { list } from '../shelf/store';
 import type { Storage } from '../storage/storage';
@@ -27,7 +20,7 @@ export async function checkStudio(storage: Storage): Promise<CheckResponse> {
     if (damaged) faults.push(damaged.message);
     if (!batch) continue;
     events += batch.events.length;
-    drawFrom(batch.events, drawn);
+    for (const { stockId, ml } of ledgerOf(batch.events)) drawn.set(stockId, (drawn.get(stockId) ?? 0) + ml);
     faults.push(...(await bookFaults(storage, batch, dyes)));
   }
   faults.push(...(await jarFaults(storage, drawn)));
@@ -45,17 +38,6 @@ async function fileFaults({ sequelize }: Storage): Promise<string[]> {
       (table) => `Rows of ${table} refer to something that is not there.`,
     ),
   ];
-}
-
-function drawFrom(events: readonly Event[], drawn: Map<string, number>): void {
-  const byId = new Map(events.map((event) => [event.id, event]));
-  const draw = (event: Event | undefined, sign: 1 | -1): void => {
-    const one = event && jarDraw(event);
-    if (one) drawn.set(one.stockId, (drawn.get(one.stockId) ?? 0) + sign * one.ml);
-  };
-  for (const event of events)
-    if (event.kind === 'struck') draw(byId.get(event.event), -1);
-    else draw(event, 1);
 }
 
 /** Jars whose level does not agree with what the records poured from them; those of unreadable records apart. */

@@ -1,5 +1,5 @@
 import request from 'supertest';
-import type { Event } from '@ythrion/core';
+import { doubtsOf, type Event } from '@ythrion/core';
 import { added, eventOf, poured, stock, ticked } from '../../test/records';
 import { begin, FORMULATION, testStudio, type TestStudio } from '../../test/studio';
 
@@ -218,16 +218,33 @@ test('a jar that gave more than it held says by how much', async () => {
   expect(await remaining()).toBe(-12);
 });
 
-test('a line is poured once, and again after it was taken back', async () => {
+test('a line entered twice, a pour after closing and an entry taken back twice are kept, and the jar follows', async () => {
   await start('b1');
   await enter('b1', poured('e1')).expect(201);
-  expect((await enter('b1', poured('e2')).expect(400)).body.message).toMatch(/already done/);
+  await enter('b1', { ...poured('e2', 150), device: 'phone' }).expect(201);
+  expect(await remaining()).toBe(150);
   await enter('b1', { id: 's1', kind: 'struck', event: 'e1', why: '' }).expect(201);
-  expect(
-    (await enter('b1', { id: 's2', kind: 'struck', event: 'e1', why: '' }).expect(400)).body.message,
-  ).toMatch(/already taken back/);
-  await enter('b1', poured('e2', 150)).expect(201);
+  await enter('b1', { id: 's2', kind: 'struck', event: 'e1', why: '', device: 'phone' }).expect(201);
   expect(await remaining()).toBe(350);
+  const verdict = { kind: 'closed', outcome: 'usable', standing: 'trial', note: '' };
+  await enter('b1', { id: 'c1', ...verdict }).expect(201);
+  await enter('b1', added('e3', stock(25))).expect(201);
+  expect(await remaining()).toBe(325);
+  const { body: batch } = await request(studio.app).get('/api/batches/b1');
+  expect(doubtsOf(batch)).toMatchObject([{ why: 'late', events: [{ id: 'e3' }] }]);
+  expect((await request(studio.app).get('/api/check')).body.faults).toEqual([]);
+});
+
+test('of two verdicts the later one counts, though it arrived first', async () => {
+  await start('b1');
+  const verdict = (id: string, outcome: string, at: string) => ({
+    ...{ id, kind: 'closed', outcome, standing: 'trial', note: '', at },
+  });
+  await enter('b1', verdict('c1', 'usable', '2026-03-01T16:00:00Z')).expect(201);
+  await enter('b1', verdict('c2', 'not right', '2026-03-01T15:00:00.000+00:00')).expect(201);
+  const { body: book } = await request(studio.app).get('/api/batches');
+  expect(book.rows[0]).toMatchObject({ outcome: 'usable', closedAt: '2026-03-01T16:00:00Z' });
+  expect((await request(studio.app).get('/api/check')).body.faults).toEqual([]);
 });
 
 test('the line in the Book follows every pour, slip and verdict, as if told anew from the whole record', async () => {

@@ -8,6 +8,7 @@ import {
   dyeTotalOf,
   dyeTotals,
   FieldError,
+  inOrder,
   type Batch,
   type BatchSummary,
   type BegunBatch,
@@ -17,7 +18,6 @@ import {
   type Event,
   type EventOf,
   type Formulation,
-  type RecordSoFar,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
 import { list } from '../shelf/store';
@@ -25,11 +25,12 @@ import { sameContent } from '../storage/sameContent';
 import type { BatchRow, EventRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
 import { searchText } from './book';
+import { ledgerChange, ledgerOf, type JarDraw } from './jarLedger';
 
 /**
- * Adds one event to a batch's record. The same event sent again is acknowledged and changes nothing. What this costs
- * hangs neither on how long the record is nor on how many batches there are.
- * @throws FieldError when it may not join the record; Conflict when its id is another event; NotFound
+ * Adds one event to a batch's record, whatever else is in there. The same event sent again is acknowledged and changes
+ * nothing. What this costs hangs neither on how long the record is nor on how many batches there are.
+ * @throws FieldError when it does not hold together; Conflict when its id is another event; NotFound
  */
 export async function addEvent(
   storage: Storage,
@@ -49,27 +50,26 @@ export async function addEvent(
   }
   const batch = await beginning(storage, batchId, transaction);
   const target = event.kind === 'struck' ? await eventOf(storage, batchId, event.event, transaction) : null;
-  admitEvent(event, batch.begun.card, await soFar(storage, batch.row, event, target, transaction));
+  admitEvent(event, batch.begun.card, () => target ?? undefined);
   if (event.kind === 'act' || event.kind === 'begun')
     checkMaterial(event.act, await known(storage, batch.begun.formulation, event, transaction));
   if (event.kind === 'act') checkAmount(event.act, event.written);
-  const seq = await insertEvent(storage, event, target, transaction);
-  await retell(storage, batch, event, target, seq, transaction);
+  // What was taken back by another device already changes nothing any more.
+  const again =
+    target !== null &&
+    (await storage.models.events.count({ where: { strikes: target.id }, transaction })) > 0;
+  const seq = await insertEvent(storage, event, again ? [] : ledgerChange(event, target), transaction);
+  if (!again) await retell(storage, batch, event, target, seq, transaction);
   return event;
 }
 
 /** Every event of a batch that comes whole, as an import brings it. */
 export async function insertEvents(storage: Storage, batch: Batch, transaction: Transaction): Promise<void> {
   const { models } = storage;
-  const byId = new Map(batch.events.map((event) => [event.id, event]));
   const jars = new Set((await list(storage, 'stocks', transaction)).map((jar) => jar.id));
   await models.events.bulkCreate(batch.events.map(toRow), { transaction });
   await models.draws.bulkCreate(
-    batch.events.flatMap((event) => {
-      const target = event.kind === 'struck' ? byId.get(event.event) : undefined;
-      const change = ledgerChange(event, target ?? null);
-      return change && jars.has(change.stockId) ? [{ ...change, eventId: event.id }] : [];
-    }),
+    ledgerOf(batch.events).filter(({ stockId }) => jars.has(stockId)),
     { transaction },
   );
   await models.batchDyes.bulkCreate(
@@ -113,39 +113,6 @@ async function eventOf(
   return row ? (JSON.parse(row.body) as Event) : null;
 }
 
-/** The few things of a record that one event hangs on, each by its index. */
-async function soFar(
-  storage: Storage,
-  { id, closedAt }: BatchRow,
-  event: Event,
-  target: Event | null,
-  transaction: Transaction,
-): Promise<RecordSoFar> {
-  const standing = async (where: string, values: unknown[]): Promise<boolean> => {
-    const rows = await storage.sequelize.query(
-      `SELECT 1 FROM events e WHERE e.batch_id = ? AND ${where}
-         AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id) LIMIT 1`,
-      { replacements: [id, ...values], transaction, type: QueryTypes.SELECT },
-    );
-    return rows.length > 0;
-  };
-  const planned = event.kind === 'act' || event.kind === 'begun' ? event.planned : null;
-  const done = planned !== null && (await standing(`e.planned = ? AND e.kind = 'act'`, [planned]));
-  const acknowledged =
-    event.kind === 'acknowledged' &&
-    (await standing(`e.kind = 'acknowledged' AND json_extract(e.body, '$.caution') = ?`, [event.caution]));
-  const struck =
-    event.kind === 'struck' &&
-    (await storage.models.events.count({ where: { strikes: event.event }, transaction })) > 0;
-  return {
-    closed: closedAt !== null,
-    isDone: () => done,
-    isAcknowledged: () => acknowledged,
-    find: () => target ?? undefined,
-    isStruck: () => struck,
-  };
-}
-
 /** The dye and the jar that an act names, as the batch's own recipe knows them; what is not in that, as the shelf does. */
 async function known(
   storage: Storage,
@@ -174,16 +141,15 @@ async function known(
 async function insertEvent(
   { models, sequelize }: Storage,
   event: Event,
-  target: Event | null,
+  changes: readonly JarDraw[],
   transaction: Transaction,
 ): Promise<number> {
   const row = await models.events.create(toRow(event), { transaction });
-  const change = ledgerChange(event, target);
-  if (change)
+  for (const change of changes)
     await sequelize.query(
       `INSERT INTO jar_draws (stock_id, event_id, ml)
        SELECT :stockId, :eventId, :ml WHERE EXISTS (SELECT 1 FROM stocks WHERE id = :stockId)`,
-      { replacements: { ...change, eventId: event.id }, transaction },
+      { replacements: { ...change }, transaction },
     );
   return row.seq;
 }
@@ -204,20 +170,6 @@ function toRow(event: Event): CreationAttributes<EventRow> {
   };
 }
 
-/** What an event does to a jar, mL: a pour takes, a strike-out gives back what its target took. */
-function ledgerChange(event: Event, target: Event | null): { stockId: string; ml: number } | null {
-  const back = target && jarDraw(target);
-  return back ? { ...back, ml: -back.ml } : jarDraw(event);
-}
-
-/** What an event takes out of a jar, mL; what is poured on from a working dilution left the jar before. */
-export function jarDraw(event: Event): { stockId: string; ml: number } | null {
-  if (event.kind !== 'act' || event.act.kind !== 'put') return null;
-  const { material, amount, unit } = event.act;
-  if (material.kind !== 'dye' || material.stockId === null || amount === null || unit !== 'mL') return null;
-  return { stockId: material.stockId, ml: amount };
-}
-
 /** Tells the batch's line in the Book anew, where this event changes it; nothing else is written. */
 async function retell(
   storage: Storage,
@@ -231,7 +183,7 @@ async function retell(
   const total = dyeTotalOf(changed);
   const news: Partial<BatchSummary> = {
     ...(total && (await dyedAnew(storage, begun, total, target === null ? 1 : -1, seq, transaction))),
-    ...(changed.kind === 'closed' && closedSummary(await verdict(storage, row.id, transaction))),
+    ...(changed.kind === 'closed' && closedSummary(await lastOfKind(storage, row.id, 'closed', transaction))),
     ...(changed.kind === 'named' && { name: await lastName(storage, row, transaction) }),
   };
   if (Object.keys(news).length === 0) return;
@@ -292,27 +244,24 @@ async function dyedAnew(
 
 /** What a batch is called now; by what it was called last where a name is taken back. */
 async function lastName(storage: Storage, { id, name }: BatchRow, transaction: Transaction): Promise<string> {
-  const [found] = await storage.sequelize.query<{ body: string }>(
-    `SELECT e.body FROM events e WHERE e.batch_id = ? AND e.kind = 'named'
-       AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id) ORDER BY e.seq DESC LIMIT 1`,
-    { replacements: [id], transaction, type: QueryTypes.SELECT },
-  );
-  if (found) return (JSON.parse(found.body) as EventOf<'named'>).name;
+  const found = await lastOfKind(storage, id, 'named', transaction);
+  if (found) return found.name;
   // The only name was taken back: nothing but its formulation knows the first.
   const plan = (await storage.models.batchPlans.findByPk(id, { transaction }))?.get({ plain: true });
   return (JSON.parse(plan?.formulation ?? 'null') as Formulation | null)?.name ?? name;
 }
 
-/** The verdict that stands. */
-async function verdict(
+/** The last event of a kind that stands, by when it was made. */
+async function lastOfKind<K extends 'named' | 'closed'>(
   storage: Storage,
   batchId: string,
+  kind: K,
   transaction: Transaction,
-): Promise<EventOf<'closed'> | null> {
-  const [found] = await storage.sequelize.query<{ body: string }>(
-    `SELECT e.body FROM events e WHERE e.batch_id = ? AND e.kind = 'closed'
-       AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id) ORDER BY e.seq DESC LIMIT 1`,
-    { replacements: [batchId], transaction, type: QueryTypes.SELECT },
+): Promise<EventOf<K> | null> {
+  const found = await storage.sequelize.query<{ body: string }>(
+    `SELECT e.body FROM events e WHERE e.batch_id = ? AND e.kind = ?
+       AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id)`,
+    { replacements: [batchId, kind], transaction, type: QueryTypes.SELECT },
   );
-  return found ? (JSON.parse(found.body) as EventOf<'closed'>) : null;
+  return inOrder(found.map(({ body }) => JSON.parse(body) as EventOf<K>)).at(-1) ?? null;
 }

@@ -15,6 +15,7 @@ import {
   depthWords,
   eventWords,
   goodsWords,
+  inOrder,
   isOpen,
   formatAmount,
   setMethodFacts,
@@ -30,6 +31,7 @@ import { OpenedBatch } from '../batch/OpenedBatch';
 import { batchView } from '../batch/batchView';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
+import { Doubts } from '../batch/Doubts';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
 import { CameFrom } from './CameFrom';
@@ -48,6 +50,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   );
   const summary = useMemo(() => summarizeBatch(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch);
+  const happened = useMemo(() => inOrder(batch.events), [batch.events]);
   const { set } = batch.formulation.recipe;
   const open = isOpen(batch.card);
   const vessel = vesselOfCard(batch.card);
@@ -122,6 +125,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         }}
       >
         <Box>
+          <Doubts batch={batch} reading={reading} recorder={recorder} />
           <Typography variant="h2">True recipe</Typography>
           <Box sx={{ overflowX: 'auto' }}>
             <Table size="small" aria-label="True recipe">
@@ -191,7 +195,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box>
           <Typography variant="h2">What happened</Typography>
           <Box component="ol" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-            {batch.events.map((event, i) => (
+            {happened.map((event, i) => (
               <Typography
                 component="li"
                 variant="body2"
@@ -203,13 +207,13 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                   textDecoration: state.struck.has(event.id) ? 'line-through' : 'none',
                 }}
               >
-                {dayOf(event.at) !== dayOf(batch.events[i - 1]?.at ?? batch.startedAt) && (
+                {dayOf(event.at) !== dayOf(happened[i - 1]?.at ?? batch.startedAt) && (
                   <strong>{dayOf(event.at)} </strong>
                 )}
-                {clockTime(event.at)} {eventWords(event, reading)}
+                {clockTime(event.at)} {eventWords(event, reading, happened)}
               </Typography>
             ))}
-            {batch.events.length === 0 && <Typography component="li">Nothing yet.</Typography>}
+            {happened.length === 0 && <Typography component="li">Nothing yet.</Typography>}
           </Box>
         </Box>
       </Box>

@@ -24,6 +24,7 @@ import { OpenSteps } from './OpenSteps';
 import { potView } from '../batch/potView';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
+import { Doubts } from '../batch/Doubts';
 import { StepLine } from './StepLine';
 import { useRecord } from '../batch/useRecord';
 
@@ -75,6 +76,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           ✕ The server cannot be reached. Not saved yet; trying again.
         </Typography>
       )}
+      <Doubts batch={batch} reading={reading} recorder={recorder} />
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {state.lines.map((line) => (
           <StepLine

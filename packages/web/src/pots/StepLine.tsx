@@ -88,7 +88,8 @@ function SkipAhead({ line, words, recorder }: Pick<LineProps, 'line' | 'words' |
 
 function DoneLine({ line, words, closed, recorder }: LineProps) {
   const asked = amountOf(line.line.act);
-  const got = line.done && amountOf(line.done.act);
+  const { poured: got, done } = line;
+  const written = done.length === 1 ? done[0]?.written : undefined;
   const off = asked && got && Math.abs(got.amount - asked.amount) > 0.005 * asked.amount;
   return (
     <Box
@@ -111,7 +112,8 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
         {got && (
           <>
             , <strong>{formatAmount(got.amount, got.unit)}</strong>
-            {line.done?.written && ` (${line.done.written})`}
+            {written && ` (${written})`}
+            {done.length > 1 && `, entered ${done.length} times`}
           </>
         )}
         {off && `, planned ${formatAmount(asked.amount, asked.unit)}`}
@@ -122,12 +124,12 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
           </Typography>
         )}
       </Typography>
-      {!closed && line.done && (
+      {!closed && done.length > 0 && (
         <Button
           size="small"
           aria-label={`Take back: ${words.title}`}
           disabled={recorder.busy}
-          onClick={() => line.done && void recorder.record(strikeOut(line.done))}
+          onClick={() => done.forEach((event) => void recorder.record(strikeOut(event)))}
         >
           Take back
         </Button>
