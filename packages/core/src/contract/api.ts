@@ -21,9 +21,11 @@ export const API = {
   copies: '/api/copies',
   check: '/api/check',
   health: '/api/health',
-  /** Streams of readings, server-sent events. */
+  /** What arrived after a cursor. */
+  events: '/api/events',
+  /** Everything that happens, and what instruments show: server-sent events. */
+  live: '/api/live',
   scale: '/api/instruments/scale',
-  phMeter: '/api/instruments/ph',
 } as const;
 
 export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const;
@@ -37,6 +39,8 @@ export interface ShelfResponse {
   stocks: Stock[];
   /** What each jar still holds, mL, by id: what it was made with, less every standing pour; below zero when overdrawn. */
   stockLeft: Record<string, number>;
+  /** The last arrival that is counted in what is left. */
+  countedTo: number;
   pots: Pot[];
   tools: Tool[];
   patterns: Pattern[];
@@ -77,13 +81,19 @@ export interface ImportReport {
   unchanged: number;
 }
 
-/** Each event of GET /api/instruments/scale */
+/** The instruments of the bench, as GET /api/live names them. */
+export const INSTRUMENTS = {
+  scale: 'scale',
+  phMeter: (batchId: string): string => `ph:${batchId}`,
+} as const;
+
+/** What the scale shows. */
 export interface ScaleReading {
   grams: number;
   stable: boolean;
 }
 
-/** Each event of GET /api/instruments/ph/:batchId */
+/** What the pH meter shows, its electrode in the bath of a batch. */
 export interface PhReading {
   pH: number;
   stable: boolean;

@@ -21,6 +21,8 @@ export interface CopiesResponse {
 /** GET /api/check: everything that is wrong with the studio, one sentence each; empty when it is sound. */
 export interface CheckResponse {
   faults: string[];
+  /** Entries that a device made and that never arrived, though later ones of it did; a sentence each. */
+  missing: string[];
   batches: number;
   events: number;
 }

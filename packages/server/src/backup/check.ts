@@ -1,6 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import { dyeTotals, summarizeBatch, type Batch, type CheckResponse, type Dye } from '@ythrion/core';
-import { ledgerOf } from '../batches/jarLedger';
+import { dyeTotals, ledgerOf, summarizeBatch, type Batch, type CheckResponse, type Dye } from '@ythrion/core';
 import { everyBatch } from '../batches/read';
 import { list } from '../shelf/store';
 import type { Storage } from '../storage/storage';
@@ -24,7 +23,7 @@ export async function checkStudio(storage: Storage): Promise<CheckResponse> {
     faults.push(...(await bookFaults(storage, batch, dyes)));
   }
   faults.push(...(await jarFaults(storage, drawn)));
-  return { faults, batches, events };
+  return { faults, missing: await missingEntries(storage), batches, events };
 }
 
 async function fileFaults({ sequelize }: Storage): Promise<string[]> {
@@ -56,6 +55,22 @@ async function jarFaults({ sequelize }: Storage, drawn: ReadonlyMap<string, numb
       ? [`Jar ${id}: its ledger says ${ledger} mL were poured, the records say ${told} mL.`]
       : [];
   });
+}
+
+/** Entries that a device counted and that never arrived, though later ones did. */
+async function missingEntries({ sequelize }: Storage): Promise<string[]> {
+  const gaps = await sequelize.query<{ device: string; from: number; to: number }>(
+    `SELECT device, before + 1 AS "from", count - 1 AS "to" FROM (
+       SELECT device, count, LAG(count) OVER (PARTITION BY device ORDER BY count) AS before
+       FROM events WHERE sent = 1)
+     WHERE count > before + 1 ORDER BY device, count`,
+    { type: QueryTypes.SELECT },
+  );
+  return gaps.map(({ device, from, to }) =>
+    from === to
+      ? `Device ${device}: its entry ${from} never arrived here.`
+      : `Device ${device}: its entries ${from} to ${to} never arrived here.`,
+  );
 }
 
 async function bookFaults({ models }: Storage, batch: Batch, dyes: readonly Dye[]): Promise<string[]> {

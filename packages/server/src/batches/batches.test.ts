@@ -64,7 +64,8 @@ test('a request repeated after a lost answer changes nothing', async () => {
   const first = eventOf('b1', poured('e1'));
   const post = (body: object) => request(studio.app).post('/api/batches/b1/events').send(body);
   await post(first).expect(201);
-  expect((await post(first).expect(201)).body).toEqual(first);
+  const { body: arrival } = await post(first).expect(201);
+  expect(arrival).toEqual({ seq: 1, event: first });
   expect((await request(studio.app).get('/api/batches/b1')).body.events).toHaveLength(1);
   expect(await remaining()).toBe(300);
   await enter('b1', poured('e1', 150)).expect(409);

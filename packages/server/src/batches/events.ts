@@ -9,6 +9,9 @@ import {
   dyeTotals,
   FieldError,
   inOrder,
+  ledgerChange,
+  ledgerOf,
+  type Arrival,
   type Batch,
   type BatchSummary,
   type BegunBatch,
@@ -18,6 +21,7 @@ import {
   type Event,
   type EventOf,
   type Formulation,
+  type JarDraw,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
 import { list } from '../shelf/store';
@@ -25,7 +29,6 @@ import { sameContent } from '../storage/sameContent';
 import type { BatchRow, EventRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
 import { searchText } from './book';
-import { ledgerChange, ledgerOf, type JarDraw } from './jarLedger';
 
 /**
  * Adds one event to a batch's record, whatever else is in there. The same event sent again is acknowledged and changes
@@ -37,7 +40,7 @@ export async function addEvent(
   batchId: string,
   event: Event,
   transaction: Transaction,
-): Promise<Event> {
+): Promise<Arrival> {
   if (event.of.kind !== 'batch' || event.of.id !== batchId)
     throw new FieldError('of.id', 'This event belongs to another record than the one it was sent to.');
   const twin = (await storage.models.events.findOne({ where: { id: event.id }, transaction }))?.get({
@@ -46,7 +49,7 @@ export async function addEvent(
   if (twin) {
     if (twin.batchId !== batchId || !sameContent(JSON.parse(twin.body), event))
       throw new Conflict('id', 'Another entry already has this id.');
-    return event;
+    return { seq: twin.seq, event };
   }
   const batch = await beginning(storage, batchId, transaction);
   const target = event.kind === 'struck' ? await eventOf(storage, batchId, event.event, transaction) : null;
@@ -60,14 +63,17 @@ export async function addEvent(
     (await storage.models.events.count({ where: { strikes: target.id }, transaction })) > 0;
   const seq = await insertEvent(storage, event, again ? [] : ledgerChange(event, target), transaction);
   if (!again) await retell(storage, batch, event, target, seq, transaction);
-  return event;
+  return { seq, event };
 }
 
 /** Every event of a batch that comes whole, as an import brings it. */
 export async function insertEvents(storage: Storage, batch: Batch, transaction: Transaction): Promise<void> {
   const { models } = storage;
   const jars = new Set((await list(storage, 'stocks', transaction)).map((jar) => jar.id));
-  await models.events.bulkCreate(batch.events.map(toRow), { transaction });
+  await models.events.bulkCreate(
+    batch.events.map((event) => toRow(event, false)),
+    { transaction },
+  );
   await models.draws.bulkCreate(
     ledgerOf(batch.events).filter(({ stockId }) => jars.has(stockId)),
     { transaction },
@@ -144,7 +150,7 @@ async function insertEvent(
   changes: readonly JarDraw[],
   transaction: Transaction,
 ): Promise<number> {
-  const row = await models.events.create(toRow(event), { transaction });
+  const row = await models.events.create(toRow(event, true), { transaction });
   for (const change of changes)
     await sequelize.query(
       `INSERT INTO jar_draws (stock_id, event_id, ml)
@@ -154,7 +160,8 @@ async function insertEvent(
   return row.seq;
 }
 
-function toRow(event: Event): CreationAttributes<EventRow> {
+/** @param sent by a device, one by one; false: in a whole record */
+function toRow(event: Event, sent: boolean): CreationAttributes<EventRow> {
   return {
     id: event.id,
     batchId: event.of.kind === 'batch' ? event.of.id : null,
@@ -166,6 +173,7 @@ function toRow(event: Event): CreationAttributes<EventRow> {
     kind: event.kind,
     planned: event.kind === 'act' || event.kind === 'begun' ? event.planned : null,
     strikes: event.kind === 'struck' ? event.event : null,
+    sent: sent ? 1 : 0,
     body: JSON.stringify(event),
   };
 }

@@ -1,7 +1,8 @@
-import { Router } from 'express';
+import { Router, type Response } from 'express';
 import {
   API,
   beginBatchSchema,
+  CURSOR_HEADER,
   bookQuerySchema,
   dyeAgainSchema,
   eventSchema,
@@ -9,6 +10,7 @@ import {
 } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
 import { beginAgain } from './again';
+import { lastCursor } from './arrivals';
 import { beginBatch } from './begin';
 import { bookPage } from './book';
 import { beginOpen } from './open';
@@ -18,16 +20,22 @@ import { readBatch, runningBatches } from './read';
 /** The Book and what is wet now: begin a batch, add to its record, look it up. */
 export function batchRoutes(storage: Storage): Router {
   const router = Router();
-  router.get(API.running, async (_request, response) => void response.json(await runningBatches(storage)));
+  /** How far the events of an answer reach at least: read before they are. */
+  const sayCursor = async (response: Response): Promise<void> =>
+    void response.set(CURSOR_HEADER, await lastCursor(storage));
+  router.get(API.running, async (_request, response) => {
+    await sayCursor(response);
+    response.json(await runningBatches(storage));
+  });
   router.get(
     API.batches,
     async (request, response) =>
       void response.json(await bookPage(storage, bookQuerySchema.parse(request.query))),
   );
-  router.get(
-    `${API.batches}/:id`,
-    async (request, response) => void response.json(await readBatch(storage, request.params.id)),
-  );
+  router.get(`${API.batches}/:id`, async (request, response) => {
+    await sayCursor(response);
+    response.json(await readBatch(storage, request.params.id));
+  });
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);
     response.status(201).json(await storage.write((transaction) => beginBatch(storage, begin, transaction)));
@@ -44,9 +52,10 @@ export function batchRoutes(storage: Storage): Router {
   });
   router.post(`${API.batches}/:id/events`, async (request, response) => {
     const event = eventSchema.parse(request.body);
-    response
-      .status(201)
-      .json(await storage.write((transaction) => addEvent(storage, request.params.id, event, transaction)));
+    const arrival = await storage.write((transaction) =>
+      addEvent(storage, request.params.id, event, transaction),
+    );
+    response.status(201).json(arrival);
   });
   return router;
 }

@@ -50,9 +50,9 @@ export async function restore(folder: string, wanted: string): Promise<void> {
 /** Looks the whole studio over and says what is wrong; ends with code 1 when something is. */
 export async function check(folder: string): Promise<void> {
   const storage = await openStudio(folder, { mustExist: true, asItIs: true });
-  const { faults, batches, events } = await checkStudio(storage);
+  const { faults, missing, batches, events } = await checkStudio(storage);
   await storage.close();
-  for (const fault of faults) print(fault);
+  for (const said of [...faults, ...missing]) print(said);
   print(
     faults.length === 0
       ? `Sound: ${batches} batches with ${events} events, every record readable, jars and Book agree with them.`

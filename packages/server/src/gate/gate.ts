@@ -4,6 +4,8 @@ import type { RequestHandler } from 'express';
 export interface Gate {
   /** Every request that touches the data passes through here. */
   pass: RequestHandler;
+  /** The same for a look at the data that belongs to no such request. */
+  through<T>(work: () => Promise<T>): Promise<T>;
   /** Called by a request that has passed: waits until no other is under way, holds new ones back, does the work. */
   alone<T>(work: () => Promise<T>): Promise<T>;
 }
@@ -29,6 +31,15 @@ export function createGate(): Gate {
       response.once('finish', leaveOnce);
       response.once('close', leaveOnce);
       next();
+    },
+    async through(work) {
+      while (closed) await closed;
+      underWay += 1;
+      try {
+        return await work();
+      } finally {
+        leave();
+      }
     },
     async alone(work) {
       // The request that asks for this does not count as one to wait for.

@@ -5,13 +5,16 @@ import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { API } from '@ythrion/core';
+import { API, NOW_HEADER } from '@ythrion/core';
 import { backupRoutes } from '../backup/routes';
 import { batchRoutes } from '../batches/routes';
 import { colorwayRoutes } from '../colorways/routes';
 import { documentRoutes } from '../document/routes';
 import { findRoutes } from '../find/routes';
+import { createInstruments } from '../instruments/instruments';
 import { instrumentRoutes } from '../instruments/routes';
+import { createHub } from '../live/hub';
+import { liveRoutes } from '../live/routes';
 import { shelfRoutes } from '../shelf/routes';
 import type { CopyFile } from '../storage/copies';
 import type { Storage } from '../storage/storage';
@@ -55,11 +58,18 @@ export function createApp(storage: Storage, log: Logger, { site, copy }: AppOpti
   );
   app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
   app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
+  app.use('/api', (_request, response, next) => {
+    response.set(NOW_HEADER, new Date().toISOString());
+    next();
+  });
   app.get(API.health, (_request, response) => void response.json({ ok: true }));
-  // Streams of readings never end by themselves, so nobody waits for them.
-  app.use(instrumentRoutes(storage));
+  const instruments = createInstruments(storage);
+  app.use(instrumentRoutes(instruments));
   const gate = createGate();
-  app.use('/api', gate.pass);
+  const hub = createHub();
+  // A stream never ends by itself, so nobody waits for it: it passes the gate for each look it takes.
+  app.use(liveRoutes({ storage, gate, hub, instruments }));
+  app.use('/api', gate.pass, hub.watch);
   app.use(
     backupRoutes(storage, gate, copy),
     shelfRoutes(storage),

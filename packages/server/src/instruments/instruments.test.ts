@@ -1,6 +1,7 @@
-import http from 'node:http';
+import type http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import { listen } from '../../test/live';
 import { added, eventOf } from '../../test/records';
 import { begin, testStudio, type TestStudio } from '../../test/studio';
 import { SimulatedPhMeter } from './simulatedPhMeter';
@@ -82,30 +83,22 @@ describe('over HTTP', () => {
     await studio.remove();
   });
 
-  /** The first events of a stream. */
-  const events = (path: string, count: number): Promise<Record<string, unknown>[]> =>
-    new Promise((resolve, reject) => {
-      const found: Record<string, unknown>[] = [];
-      const get = http.get(url + path, (response) => {
-        expect(response.headers['content-type']).toMatch(/text\/event-stream/);
-        response.setEncoding('utf8').on('data', (chunk: string) => {
-          for (const [, data] of chunk.matchAll(/data: (.*)\n\n/g))
-            found.push(JSON.parse(data!) as Record<string, unknown>);
-          if (found.length < count) return;
-          get.destroy();
-          resolve(found);
-        });
-      });
-      get.on('error', (error) => (found.length >= count ? undefined : reject(error)));
-    });
+  /** The first readings of an instrument. */
+  const events = async (name: string, count: number): Promise<Record<string, unknown>[]> => {
+    const live = listen(url, { listen: [name] });
+    const found = await live.until('reading', count);
+    live.cut();
+    expect(found.every(({ instrument }) => instrument === name)).toBe(true);
+    return found.map(({ reading }) => reading as Record<string, unknown>);
+  };
 
   test('the scale streams, takes what the hand lays on, is tared and cleared', async () => {
-    expect(await events('/api/instruments/scale', 2)).toEqual([
+    expect(await events('scale', 2)).toEqual([
       { grams: expect.any(Number) as number, stable: false },
       { grams: expect.any(Number) as number, stable: false },
     ]);
     await request(studio.app).post('/api/instruments/scale/hand').send({ grams: 20 }).expect(200);
-    const loaded = await events('/api/instruments/scale', 12);
+    const loaded = await events('scale', 12);
     expect(loaded.at(-1)!.grams as number).toBeGreaterThan(10);
     await request(studio.app).post('/api/instruments/scale/tare').expect(200);
     await request(studio.app).post('/api/instruments/scale/hand').send({ grams: null }).expect(200);
@@ -119,8 +112,7 @@ describe('over HTTP', () => {
   });
   test('the meter reads the bath of a batch, and more acid makes it read lower', async () => {
     await request(studio.app).post('/api/batches').send(begin('b1')).expect(201);
-    const read = async (): Promise<number> =>
-      (await events('/api/instruments/ph/b1', 30)).at(-1)!.pH as number;
+    const read = async (): Promise<number> => (await events('ph:b1', 30)).at(-1)!.pH as number;
     const before = await read();
     await request(studio.app)
       .post('/api/batches/b1/events')
@@ -136,6 +128,7 @@ describe('over HTTP', () => {
       )
       .expect(201);
     expect(await read()).toBeLessThan(before - 1);
-    await request(studio.app).get('/api/instruments/ph/ghost').expect(404);
+    expect(await events('ph:ghost', 1)).toEqual([null]);
+    expect(await events('thermometer', 1)).toEqual([null]);
   }, 30_000);
 });

@@ -27,6 +27,7 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
     dyes: [],
     stocks: [],
     stockLeft: {},
+    countedTo: 0,
     pots: [],
     tools: [],
     patterns: [],

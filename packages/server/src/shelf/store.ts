@@ -1,4 +1,4 @@
-import type { CreationAttributes, ModelStatic, Transaction } from 'sequelize';
+import { QueryTypes, type CreationAttributes, type ModelStatic, type Transaction } from 'sequelize';
 import type {
   Base,
   Dye,
@@ -28,7 +28,7 @@ export interface ShelfItems {
 
 /** Everything on the shelf, retired things included, and what is left in each jar; below zero where more was poured than it was made with. */
 export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
-  const [studio, bases, dyes, stocks, pots, tools, patterns, drawn] = await Promise.all([
+  const [studio, bases, dyes, stocks, pots, tools, patterns, { drawn, countedTo }] = await Promise.all([
     readStudio(storage, transaction),
     list(storage, 'bases', transaction),
     list(storage, 'dyes', transaction),
@@ -41,7 +41,7 @@ export async function readShelf(storage: Storage, transaction?: Transaction): Pr
   const stockLeft = Object.fromEntries(
     stocks.map((stock) => [stock.id, stock.volumeMl - (drawn.get(stock.id) ?? 0)]),
   );
-  return { studio, bases, dyes, stocks, stockLeft, pots, tools, patterns };
+  return { studio, bases, dyes, stocks, stockLeft, countedTo, pots, tools, patterns };
 }
 
 /** The studio's own settings. */
@@ -139,10 +139,16 @@ async function checkPremix(storage: Storage, dye: Dye, transaction: Transaction)
   singleDyes(dye.id, 1, [...others, dye]);
 }
 
-async function drawnMl(storage: Storage, transaction?: Transaction): Promise<Map<string, number>> {
-  const [rows] = await storage.sequelize.query(
-    'SELECT stock_id AS id, SUM(ml) AS ml FROM jar_draws GROUP BY stock_id',
-    { transaction },
+/** What was poured from each jar, and the last arrival that is counted in it: both at one moment. */
+async function drawnMl(
+  storage: Storage,
+  transaction?: Transaction,
+): Promise<{ drawn: Map<string, number>; countedTo: number }> {
+  const rows = await storage.sequelize.query<{ id: string | null; ml: number }>(
+    `SELECT stock_id AS id, SUM(ml) AS ml FROM jar_draws GROUP BY stock_id
+     UNION ALL SELECT NULL, MAX(seq) FROM events`,
+    { transaction, type: QueryTypes.SELECT },
   );
-  return new Map((rows as { id: string; ml: number }[]).map((row) => [row.id, row.ml]));
+  const drawn = new Map(rows.flatMap(({ id, ml }) => (id === null ? [] : [[id, ml]])));
+  return { drawn, countedTo: rows.find(({ id }) => id === null)?.ml ?? 0 };
 }

@@ -111,4 +111,8 @@ export const MIGRATIONS: Migration[] = [
       ...appendOnly('jar_draws'),
     ],
   },
+  {
+    name: '005-sent-by-devices',
+    steps: [`ALTER TABLE events ADD COLUMN sent INTEGER NOT NULL DEFAULT 0`],
+  },
 ];

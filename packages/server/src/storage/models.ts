@@ -81,6 +81,8 @@ export interface EventRow extends Model<InferAttributes<EventRow>, InferCreation
   planned: string | null;
   /** The event it takes back. */
   strikes: string | null;
+  /** 1 when a device sent it by itself, 0 when it came with a whole record. */
+  sent: CreationOptional<number>;
   /** The whole event as JSON text. */
   body: string;
 }
@@ -289,6 +291,7 @@ export function defineModels(sequelize: Sequelize): Models {
         kind: text(),
         planned: optionalText(),
         strikes: optionalText(),
+        sent: { ...whole(), defaultValue: 0 },
         body: text(),
       },
       table('events'),

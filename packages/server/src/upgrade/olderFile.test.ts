@@ -215,6 +215,8 @@ const TRUER: [string, string][] = [
   ['Wet out the goods in plain water', 'Wet out the goods in the acid soak'],
   // Goods that were decided to go in dry.
   ['Hang the end of the goods in', 'Hang the end of the dry goods in'],
+  ['Took an entry back', 'Taken back: an entry'],
+  ['Took an entry back', 'Taken back: an entry (a slip)'],
 ];
 const saysTheSame = (was: unknown, is: unknown): boolean =>
   typeof was === 'number' && typeof is === 'number'

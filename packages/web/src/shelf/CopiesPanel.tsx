@@ -152,6 +152,9 @@ function Check() {
           ) : (
             result.faults.map((fault, i) => <Typography key={i}>✕ {fault}</Typography>)
           ))}
+        {result?.missing.map((said) => (
+          <Typography key={said}>{said}</Typography>
+        ))}
       </Box>
     </>
   );

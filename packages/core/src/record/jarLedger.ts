@@ -1,4 +1,4 @@
-import type { Event } from '@ythrion/core';
+import type { Event } from './event';
 
 /** What one event does to a jar, mL: a pour takes, a strike-out gives back what its target took. */
 export interface JarDraw {
