@@ -33,10 +33,11 @@ const FLOORS = {
     'shelf',
     ['colorways', 'batches'],
     ['find', 'instruments', 'document', 'backup'],
+    'live',
     'http',
     'command',
   ],
-  web: ['theme', 'api', 'parts', 'outbox', 'batch', ['book', 'colorways', 'pots', 'pour', 'shelf'], 'frame'],
+  web: ['theme', 'api', 'parts', 'outbox', 'studio', 'batch', ['book', 'colorways', 'pots', 'pour', 'shelf'], 'frame'],
 };
 
 /** Folders as the rule of floors knows them. */

@@ -96,6 +96,7 @@ export * from './record/batch';
 export * from './record/card';
 export * from './record/cardGoods';
 export * from './record/clock';
+export * from './record/clockOffset';
 export * from './record/doubts';
 export * from './record/dyeTotals';
 export * from './record/event';

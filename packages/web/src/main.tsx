@@ -9,6 +9,9 @@ import { BrowserRouter } from 'react-router';
 import { MessageHost } from './frame/MessageHost';
 import { Refused } from './api/client';
 import { Screens } from './frame/Screens';
+import { startDevice } from './outbox/thisDevice';
+import { followStudio } from './studio/follow';
+import { keepAnswers, showKept } from './studio/keepForBench';
 import { theme } from './theme/theme';
 
 const isRefusal = (error: unknown): boolean => error instanceof Refused && error.status < 500;
@@ -29,16 +32,24 @@ const queries = new QueryClient({
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no root element.');
 
-createRoot(root).render(
-  <StrictMode>
-    <ThemeProvider theme={theme}>
-      <CssBaseline />
-      <QueryClientProvider client={queries}>
-        <BrowserRouter>
-          <Screens />
-        </BrowserRouter>
-        <MessageHost />
-      </QueryClientProvider>
-    </ThemeProvider>
-  </StrictMode>,
-);
+/** What this device kept is taken up first, then shown; what the studio says of it comes after. */
+async function start(into: HTMLElement): Promise<void> {
+  const database = await startDevice();
+  if (database) await showKept(queries, database);
+  keepAnswers(queries, database);
+  followStudio(queries);
+  createRoot(into).render(
+    <StrictMode>
+      <ThemeProvider theme={theme}>
+        <CssBaseline />
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <Screens />
+          </BrowserRouter>
+          <MessageHost />
+        </QueryClientProvider>
+      </ThemeProvider>
+    </StrictMode>,
+  );
+}
+void start(root);

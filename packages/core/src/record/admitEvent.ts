@@ -26,6 +26,22 @@ export function admitEvent(event: Event, card: Card, find: (id: string) => Event
   if (event.kind === 'struck') admitStrike(event, find);
 }
 
+/**
+ * Everything an event is held against before it joins a record: its card, what it names, what can be measured.
+ * @param known what its act may name
+ * @throws FieldError naming the field
+ */
+export function checkEvent(
+  event: Event,
+  card: Card,
+  find: (id: string) => Event | undefined,
+  known: KnownMaterials,
+): void {
+  admitEvent(event, card, find);
+  if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, known);
+  if (event.kind === 'act') checkAmount(event.act, event.written);
+}
+
 function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card): void {
   const { planned, act } = event;
   if (planned === null) {

@@ -27,6 +27,25 @@ export function ledgerOf(events: readonly Event[]): JarDraw[] {
   });
 }
 
+/**
+ * What jars still hold once these events are counted as well, mL by jar.
+ * @param left what they hold without them
+ * @param find an event that one of them takes back; undefined where it is not known
+ */
+export function leftAfter(
+  left: Readonly<Record<string, number>>,
+  events: readonly Event[],
+  find: (id: string) => Event | undefined,
+): Record<string, number> {
+  const after = { ...left };
+  for (const event of events) {
+    const target = event.kind === 'struck' ? (find(event.event) ?? null) : null;
+    for (const { stockId, ml } of ledgerChange(event, target))
+      if (stockId in after) after[stockId] = (after[stockId] ?? 0) - ml;
+  }
+  return after;
+}
+
 /** What an event takes out of a jar; what is poured on from a working dilution left the jar before. */
 function drawOf(event: Event): { stockId: string; ml: number } | null {
   if (event.kind !== 'act' || event.act.kind !== 'put') return null;

@@ -313,7 +313,12 @@ describe('looking the studio over', () => {
       .post('/api/batches/b1/events')
       .send(eventOf('b1', { id: 's1', kind: 'struck', event: 'e1', why: '' }))
       .expect(201);
-    expect((await request(studio.app).get('/api/check')).body).toEqual({ faults: [], batches: 1, events: 2 });
+    expect((await request(studio.app).get('/api/check')).body).toEqual({
+      faults: [],
+      missing: [],
+      batches: 1,
+      events: 2,
+    });
   });
   /** Spoils the file behind the server's back, around its triggers. */
   const spoil = async (...statements: string[]): Promise<void> => {

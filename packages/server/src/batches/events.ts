@@ -1,8 +1,6 @@
 import { Op, QueryTypes, type CreationAttributes, type Transaction } from 'sequelize';
 import {
-  admitEvent,
-  checkAmount,
-  checkMaterial,
+  checkEvent,
   closedSummary,
   dyedSummary,
   dyeTotalOf,
@@ -22,6 +20,7 @@ import {
   type EventOf,
   type Formulation,
   type JarDraw,
+  type KnownMaterials,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
 import { list } from '../shelf/store';
@@ -53,10 +52,8 @@ export async function addEvent(
   }
   const batch = await beginning(storage, batchId, transaction);
   const target = event.kind === 'struck' ? await eventOf(storage, batchId, event.event, transaction) : null;
-  admitEvent(event, batch.begun.card, () => target ?? undefined);
-  if (event.kind === 'act' || event.kind === 'begun')
-    checkMaterial(event.act, await known(storage, batch.begun.formulation, event, transaction));
-  if (event.kind === 'act') checkAmount(event.act, event.written);
+  const named = await known(storage, batch.begun.formulation, event, transaction);
+  checkEvent(event, batch.begun.card, () => target ?? undefined, named);
   // What was taken back by another device already changes nothing any more.
   const again =
     target !== null &&
@@ -123,9 +120,11 @@ async function eventOf(
 async function known(
   storage: Storage,
   formulation: Formulation,
-  { act }: EventOf<'act'> | EventOf<'begun'>,
+  event: Event,
   transaction: Transaction,
-): Promise<Parameters<typeof checkMaterial>[1]> {
+): Promise<KnownMaterials> {
+  const act = event.kind === 'act' || event.kind === 'begun' ? event.act : null;
+  if (act === null) return { dyes: [], stocks: [] };
   const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
   if (material?.kind !== 'dye') return { dyes: [], stocks: [] };
   const { dyes, stocks } = formulation;

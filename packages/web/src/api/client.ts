@@ -1,4 +1,6 @@
-import type { Refusal } from '@ythrion/core';
+import { CURSOR_HEADER, FieldError, NOW_HEADER, type Refusal } from '@ythrion/core';
+import { cursor } from './cursor';
+import { noteContact } from './studioClock';
 
 /** What the server answered when it would not take something. */
 export class Refused extends Error {
@@ -11,18 +13,35 @@ export class Refused extends Error {
   }
 }
 
-/** Asks the server and gives the parsed answer. @throws Refused, or a TypeError when the server cannot be reached */
+/** A server that takes longer than this to answer is as good as gone, ms; a document or a copy of the studio may. */
+const PATIENCE_MS = 60_000;
+
+/**
+ * Asks the server and gives the parsed answer.
+ * @param patienceMs how long an answer is waited for
+ * @throws Refused, or another error when the server cannot be reached
+ */
 export async function ask<T>(
   path: string,
   method: 'GET' | 'POST' | 'PUT' = 'GET',
   body?: unknown,
+  patienceMs = PATIENCE_MS,
 ): Promise<T> {
-  const response = await fetch(
-    path,
-    body === undefined
-      ? { method }
-      : { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
-  );
+  const sentAtMs = Date.now();
+  const response = await fetch(path, {
+    method,
+    signal: AbortSignal.timeout(patienceMs),
+    ...(body !== undefined && {
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(body),
+    }),
+  });
+  noteContact({
+    sentAtMs,
+    receivedAtMs: Date.now(),
+    studioAtMs: Date.parse(response.headers.get(NOW_HEADER) ?? ''),
+  });
+  cursor.seed(response.headers.get(CURSOR_HEADER));
   const answer: unknown = await response
     .json()
     .catch(() => ({ message: 'The server gave an answer that cannot be read.', problems: [] }));
@@ -39,5 +58,6 @@ export function saidOfEntry(error: unknown): string {
 /** A sentence for whatever went wrong. */
 export function saidOf(error: unknown): string {
   if (error instanceof Refused) return error.message;
+  if (error instanceof FieldError) return error.message;
   return 'The server cannot be reached. Nothing was lost; try again.';
 }

@@ -32,8 +32,7 @@ export function CloseBatch({
   const close = async (): Promise<void> => {
     if (outcome === null) return;
     const events = rest.flatMap((open) => saidOf(open, otherwise.has(open.line.id)));
-    for (const event of [...events, { kind: 'closed', outcome, standing, note } as const])
-      if (!(await recorder.record(event))) return;
+    if (!(await recorder.recordAll([...events, { kind: 'closed', outcome, standing, note }]))) return;
     void navigate(`/book/${batchId}`);
   };
   if (rest.length > 0 && !asked)

@@ -35,7 +35,7 @@ export function Doubts({
                   size="large"
                   aria-label={`${title}: ${word}`}
                   disabled={recorder.busy}
-                  onClick={() => events.forEach((event) => void recorder.record(event))}
+                  onClick={() => void recorder.recordAll(events)}
                 >
                   {word}
                 </Button>

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import type { Batch, ShelfResponse } from '@ythrion/core';
-import { useBatch, useShelf } from '../api/queries';
+import { useBatch, useShelf } from '../studio/queries';
 import { Waiting } from '../parts/Waiting';
 
 /** The batch the address names, with the shelf its entries refer to, once both are at hand. */

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import { API, type PhReading } from '@ythrion/core';
-import { useReadings } from '../api/useReadings';
+import { INSTRUMENTS, type PhReading } from '@ythrion/core';
+import { useReadings } from '../studio/useReadings';
 
 /** The pH meter, live, its electrode in this pot; pressed again once it stands still, its reading is taken. */
 export function PhMeter({ batchId, onTake }: { batchId: string; onTake: (ph: number) => void }) {
   const [on, setOn] = useState(false);
-  const reading = useReadings<PhReading>(on ? `${API.phMeter}/${batchId}` : null);
+  const reading = useReadings<PhReading>(on ? INSTRUMENTS.phMeter(batchId) : null);
   if (!on)
     return (
       <Button variant="outlined" onClick={() => setOn(true)}>

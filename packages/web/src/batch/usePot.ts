@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { potClock, type BatchResponse, type PotClock } from '@ythrion/core';
-import { useShelf } from '../api/queries';
+import { useShelf } from '../studio/queries';
 import { useNow } from '../parts/useNow';
 import { potView, type PotView } from './potView';
 

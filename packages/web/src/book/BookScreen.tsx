@@ -7,7 +7,7 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { Link } from 'react-router';
 import { dayOf, type BatchSummary } from '@ythrion/core';
-import { useBook } from '../api/queries';
+import { useBook } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { TextLine } from '../parts/TextLine';
 import { Waiting } from '../parts/Waiting';

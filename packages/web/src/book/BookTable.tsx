@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useNavigate } from 'react-router';
 import { dayOf, depthWords, formatAmount, type BatchSummary } from '@ythrion/core';
-import { useBook } from '../api/queries';
+import { useBook } from '../studio/queries';
 
 const COLUMNS: GridColDef<BatchSummary>[] = [
   { field: 'code', headerName: 'Batch', width: 86 },

@@ -14,7 +14,7 @@ import {
   type Batch,
   type Dye,
 } from '@ythrion/core';
-import { useBatch } from '../api/queries';
+import { useBatch } from '../studio/queries';
 import type { useRecord } from '../batch/useRecord';
 
 /** What a batch has of earlier ones: the bath it was begun in, and what its goods had on them. */

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { colorwaySchema, titleOf, type Batch, type Reading, type VersionOf } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useColorway, useSaveColorway } from '../api/queries';
+import { useColorway, useSaveColorway } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { say } from '../parts/say';
 

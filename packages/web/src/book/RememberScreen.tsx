@@ -15,8 +15,8 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useKeepEvents, useOpenBatch, useShelf } from '../api/queries';
-import { stampEvent } from '../outbox/stampEvent';
+import { useOpenBatch, useShelf } from '../studio/queries';
+import { outbox } from '../outbox/thisDevice';
 import { Choice } from '../parts/Choice';
 import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
@@ -44,7 +44,6 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
   const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
   const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
   const begin = useOpenBatch();
-  const keepEvents = useKeepEvents();
   const navigate = useNavigate();
   const pieces = useMemo(
     () => readNotebook(note, { dyes: shelf.dyes, stocks: shelf.stocks, spoons: shelf.studio.spoons }),
@@ -83,7 +82,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         liquidFrom: null,
       });
       const events = notebookEvents(batch, note, pieces, outcome && { outcome, standing });
-      await keepEvents.mutateAsync({ id, events: events.map(({ at, event }) => stampEvent(id, event, at)) });
+      await outbox.enter(id, events);
       void navigate(outcome === null ? `/pots/${id}` : `/book/${id}`);
     } catch (error) {
       say(saidOf(error));
@@ -130,7 +129,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         )}
         <Button
           variant="contained"
-          disabled={problem !== null || begin.isPending || keepEvents.isPending}
+          disabled={problem !== null || begin.isPending || false}
           onClick={() => void keep()}
         >
           {outcome === null ? 'Go on at the pot' : 'Keep it in the Book'}

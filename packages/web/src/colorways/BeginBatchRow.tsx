@@ -3,8 +3,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { formulate, type Plan, type ShelfResponse } from '@ythrion/core';
+import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
-import { useBeginBatch, useRunning } from '../api/queries';
+import { useBeginBatch, useRunning } from '../studio/queries';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
@@ -37,7 +38,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         colorwayId: colorway.id,
         colorwayVersion: colorway.version,
         againOf: null,
-        startedAt: new Date().toISOString(),
+        startedAt: studioNow(),
         formulation: formulate(
           colorway.name,
           colorway.recipe,

@@ -7,7 +7,7 @@ import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { formatAmount, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
-import { useColorways, useShelf } from '../api/queries';
+import { useColorways, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
 import { planOrWhy } from './usePlan';
@@ -17,7 +17,8 @@ export function ColorwaysScreen() {
   const colorways = useColorways();
   const shelf = useShelf();
   const [showRetired, setShowRetired] = useState(false);
-  if (!colorways.data || !shelf.data) return <Waiting error={colorways.error ?? shelf.error} />;
+  const { data } = shelf;
+  if (!colorways.data || !data) return <Waiting error={colorways.error ?? shelf.error} />;
   const shown = colorways.data.filter((colorway) => showRetired || !colorway.retired);
   const retired = colorways.data.length - colorways.data.filter((colorway) => !colorway.retired).length;
   return (
@@ -52,7 +53,7 @@ export function ColorwaysScreen() {
         }}
       >
         {shown.map((colorway) => (
-          <Line key={colorway.id} colorway={colorway} shelf={shelf.data} />
+          <Line key={colorway.id} colorway={colorway} shelf={data} />
         ))}
       </Box>
     </Box>

@@ -15,7 +15,7 @@ import {
   type Plan,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useSaveColorway } from '../api/queries';
+import { useSaveColorway } from '../studio/queries';
 import { Choice } from '../parts/Choice';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';

@@ -4,7 +4,7 @@ import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import { missingForColorway, newColorway, type Colorway, type ShelfResponse } from '@ythrion/core';
-import { useColorway, useShelf } from '../api/queries';
+import { useColorway, useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { Formulation } from './Formulation';

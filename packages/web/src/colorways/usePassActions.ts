@@ -7,7 +7,7 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { usePutOnShelf } from '../api/queries';
+import { usePutOnShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';

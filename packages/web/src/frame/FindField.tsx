@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useNavigate } from 'react-router';
 import type { Finding } from '@ythrion/core';
-import { useFind } from '../api/queries';
+import { useFind } from '../studio/queries';
 
 const FoundList = lazy(async () => ({ default: (await import('./FoundList')).FoundList }));
 

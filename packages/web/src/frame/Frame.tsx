@@ -2,9 +2,10 @@ import { lazy, Suspense } from 'react';
 import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
 import { Waiting } from '../parts/Waiting';
-import { useRunning } from '../api/queries';
+import { useRunning } from '../studio/queries';
 import { Guard } from './Guard';
 import { Places } from './Places';
+import { Unsent } from './Unsent';
 
 /** The pots in use; loaded when the first is wet. */
 const Hob = lazy(async () => ({ default: (await import('./Hob')).Hob }));
@@ -38,6 +39,7 @@ export function Frame() {
           </Guard>
         </Box>
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
+          <Unsent />
           <Guard instead={null}>
             {wet && (
               <Suspense>

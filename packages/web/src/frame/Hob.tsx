@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { kindWord, type BatchResponse } from '@ythrion/core';
-import { useRunning } from '../api/queries';
+import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { usePot } from '../batch/usePot';
 

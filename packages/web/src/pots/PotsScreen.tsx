@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState } from '@ythrion/core';
-import { useRunning } from '../api/queries';
+import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
 import { usePot } from '../batch/usePot';

@@ -71,11 +71,6 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           Record
         </Button>
       </Box>
-      {recorder.unreached && (
-        <Typography role="alert" sx={{ px: 2, pb: 1, fontWeight: 600 }}>
-          ✕ The server cannot be reached. Not saved yet; trying again.
-        </Typography>
-      )}
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {state.lines.map((line) => (

@@ -5,15 +5,17 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
   goodsLineSchema,
+  momentOf,
   takenOverBy,
   type BatchResponse,
   type BatchSummary,
   type GoodsLine,
   type ShelfResponse,
 } from '@ythrion/core';
+import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
-import { useBook, useOpenBatch, useRunning, useShelf } from '../api/queries';
-import { stampEvent } from '../outbox/stampEvent';
+import { useBook, useOpenBatch, useRunning, useShelf } from '../studio/queries';
+import { outbox } from '../outbox/thisDevice';
 import { Choice } from '../parts/Choice';
 import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
@@ -52,14 +54,19 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
       const batch = await begin.mutateAsync({
         id: newId(),
         name: 'Not named yet',
-        startedAt: new Date().toISOString(),
+        startedAt: studioNow(),
         goods,
         potId: source ? (source.formulation.pot?.id ?? null) : potId === '' ? null : potId,
         from: Object.fromEntries(
           Object.entries(earlier).filter(([line]) => goods.some(({ id }) => id === line)),
         ),
         remembered: false,
-        liquidFrom: source ? { batch: source.id, event: stampEvent(source.id, takenOverBy(source)) } : null,
+        liquidFrom: source
+          ? {
+              batch: source.id,
+              event: outbox.aside(source.id, takenOverBy(source), momentOf(source, studioNow())),
+            }
+          : null,
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {

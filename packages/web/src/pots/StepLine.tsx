@@ -21,6 +21,7 @@ import {
   type Reading,
   type ShelfResponse,
 } from '@ythrion/core';
+import { studioNowMs } from '../api/studioClock';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';
@@ -129,7 +130,7 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
           size="small"
           aria-label={`Take back: ${words.title}`}
           disabled={recorder.busy}
-          onClick={() => done.forEach((event) => void recorder.record(strikeOut(event)))}
+          onClick={() => void recorder.recordAll(done.map((event) => strikeOut(event)))}
         >
           Take back
         </Button>
@@ -256,7 +257,7 @@ function MeasureActions({
 function WaitActions({ line, words, now, recorder }: LineProps) {
   const done = (): void =>
     void recorder.record(
-      lineDone(line.line, { minutes: minutesSince(line.begunAt, Date.now()) }),
+      lineDone(line.line, { minutes: minutesSince(line.begunAt, studioNowMs()) }),
       `${words.title}: done.`,
     );
   if (!words.wait)

@@ -14,8 +14,9 @@ import {
   type Studio,
   spoken,
 } from '@ythrion/core';
+import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
-import { useBeginBatch, useImportDocument, useShelf } from '../api/queries';
+import { useBeginBatch, useImportDocument, useShelf } from '../studio/queries';
 import { AcidResult } from '../parts/AcidResult';
 import { CautionList } from '../parts/CautionList';
 import { Choice } from '../parts/Choice';
@@ -311,7 +312,7 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
         colorwayId: colorway.id,
         colorwayVersion: 1,
         againOf: null,
-        startedAt: new Date().toISOString(),
+        startedAt: studioNow(),
         formulation: formulate(colorway.name, colorway.recipe, { ...document, studio }),
       });
       void navigate(`/pots/${batch.id}`);

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { API, copyWords, sizeWords, type CheckResponse, type StudioCopy } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useCheckStudio, useCopies, useGoBackTo, useMakeCopy } from '../api/queries';
+import { useCheckStudio, useCopies, useGoBackTo, useMakeCopy } from '../studio/queries';
 import { say } from '../parts/say';
 
 const SHOWN = 5;

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import type { ShelfResource } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { usePutOnShelf } from '../api/queries';
+import { usePutOnShelf } from '../studio/queries';
 import { say } from '../parts/say';
 
 export interface EditorFrameProps<T> {

@@ -16,7 +16,7 @@ import {
   type Stock,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { usePutOnShelf } from '../api/queries';
+import { usePutOnShelf } from '../studio/queries';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';

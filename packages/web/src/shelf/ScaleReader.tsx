@@ -2,9 +2,9 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { API, type ScaleReading } from '@ythrion/core';
+import { API, INSTRUMENTS, type ScaleReading } from '@ythrion/core';
 import { ask } from '../api/client';
-import { useReadings } from '../api/useReadings';
+import { useReadings } from '../studio/useReadings';
 
 export interface ScaleReaderProps {
   /** Powder still wished, g: what the simulated hand aims at. */
@@ -16,7 +16,7 @@ export interface ScaleReaderProps {
 /** The scale, live: tare it, lay powder on, and take what it settles on. This one is simulated, hand and all. */
 export function ScaleReader({ targetGrams, onTake }: ScaleReaderProps) {
   const [on, setOn] = useState(false);
-  const reading = useReadings<ScaleReading>(on ? API.scale : null);
+  const reading = useReadings<ScaleReading>(on ? INSTRUMENTS.scale : null);
   const hand = (grams: number | null): void => void ask(`${API.scale}/hand`, 'POST', { grams });
   const missing = reading ? targetGrams - reading.grams : targetGrams;
   if (!on)

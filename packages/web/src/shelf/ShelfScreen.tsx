@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { Link, Navigate, useParams } from 'react-router';
-import { useShelf } from '../api/queries';
+import { useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { BaseEditor } from './BaseEditor';

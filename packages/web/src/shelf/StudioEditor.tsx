@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography';
 import { Controller } from 'react-hook-form';
 import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useImportDocument, usePutStudio } from '../api/queries';
+import { useImportDocument, usePutStudio } from '../studio/queries';
 import { CopiesPanel } from './CopiesPanel';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';

@@ -14,8 +14,9 @@ import {
   type BatchResponse,
   type ShelfResponse,
 } from '@ythrion/core';
+import { studioNow } from '../../api/studioClock';
 import { saidOf } from '../../api/client';
-import { useBeginAgain, useRunning } from '../../api/queries';
+import { useBeginAgain, useRunning } from '../../studio/queries';
 import { Choice } from '../../parts/Choice';
 import { Hank } from '../../parts/Hank';
 import { Notices } from '../../parts/Notices';
@@ -79,7 +80,7 @@ function AgainForm({
       const next = await begin.mutateAsync({
         id: newId(),
         name: batch.name,
-        startedAt: new Date().toISOString(),
+        startedAt: studioNow(),
         to,
       });
       void navigate(`/pots/${next.id}`);

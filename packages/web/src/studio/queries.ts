@@ -1,3 +1,4 @@
+import { useMemo, useSyncExternalStore } from 'react';
 import {
   keepPreviousData,
   useMutation,
@@ -7,6 +8,7 @@ import {
 } from '@tanstack/react-query';
 import {
   API,
+  lastVerdict,
   type BatchResponse,
   type BeginBatch,
   type BookPage,
@@ -24,9 +26,12 @@ import {
   type Studio,
   type StudioDocument,
 } from '@ythrion/core';
-import { ask, Refused } from './client';
+import { ask, Refused } from '../api/client';
+import { outbox } from '../outbox/thisDevice';
+import { withHeard } from '../outbox/withHeard';
+import { shelfNow } from './shelfNow';
 
-const KEYS = {
+export const KEYS = {
   shelf: ['shelf'],
   colorways: ['colorways'],
   batches: ['batches'],
@@ -38,8 +43,19 @@ const KEYS = {
 const retryUnlessRefused = (failures: number, error: Error): boolean =>
   !(error instanceof Refused) && failures < 5;
 
-export const useShelf = () =>
-  useQuery({ queryKey: KEYS.shelf, queryFn: () => ask<ShelfResponse>(API.shelf) });
+/** The shelf, its jars less what this device knows was poured since. */
+export function useShelf() {
+  const query = useQuery({ queryKey: KEYS.shelf, queryFn: () => ask<ShelfResponse>(API.shelf) });
+  const entries = useSyncExternalStore(outbox.subscribe, outbox.all);
+  const running = useQueryClient().getQueryData<BatchResponse[]>(KEYS.running);
+  const { data: shelf } = query;
+  const data = useMemo(() => {
+    const find = (id: string): Event | undefined =>
+      outbox.find(id) ?? running?.flatMap(({ events }) => events).find((event) => event.id === id);
+    return shelf && shelfNow(shelf, [...entries.values()].flat(), find);
+  }, [shelf, entries, running]);
+  return { data, error: query.error };
+}
 export const useColorways = () =>
   useQuery({ queryKey: KEYS.colorways, queryFn: () => ask<ColorwayOnList[]>(API.colorways) });
 export const useColorway = (id: string, enabled = true) =>
@@ -48,17 +64,35 @@ export const useColorway = (id: string, enabled = true) =>
     queryFn: () => ask<ColorwayOnList[]>(`${API.colorways}/${id}`),
     enabled,
   });
-export const useRunning = () =>
-  useQuery({
-    queryKey: KEYS.running,
-    queryFn: () => ask<BatchResponse[]>(API.running),
-    refetchInterval: 15_000,
-  });
-export const useBatch = (id: string) =>
-  useQuery({
+/** Batches that are wet, with what this device made or heard of since they were asked for. */
+export function useRunning() {
+  const query = useQuery({ queryKey: KEYS.running, queryFn: () => ask<BatchResponse[]>(API.running) });
+  const entries = useSyncExternalStore(outbox.subscribe, outbox.all);
+  const { data: running } = query;
+  const data = useMemo(
+    () =>
+      running
+        ?.map((batch) => withHeard(batch, entries.get(batch.id) ?? []))
+        .filter(({ events }) => lastVerdict(events) === null),
+    [running, entries],
+  );
+  return { data, error: query.error };
+}
+/** One batch, with what this device made or heard of since it was asked for. */
+export function useBatch(id: string) {
+  const queries = useQueryClient();
+  const query = useQuery({
     queryKey: [...KEYS.batches, 'one', id],
     queryFn: () => ask<BatchResponse>(`${API.batches}/${id}`),
+    // One that is wet was asked for with the others.
+    initialData: () => queries.getQueryData<BatchResponse[]>(KEYS.running)?.find((batch) => batch.id === id),
+    initialDataUpdatedAt: () => queries.getQueryState(KEYS.running)?.dataUpdatedAt,
   });
+  const entries = useSyncExternalStore(outbox.subscribe, () => outbox.ofBatch(id));
+  const { data: batch } = query;
+  const data = useMemo(() => batch && withHeard(batch, entries), [batch, entries]);
+  return { data, error: query.error };
+}
 export const useBook = (q: string, offset: number, limit: number) =>
   useQuery({
     queryKey: [...KEYS.batches, 'page', q, offset, limit],
@@ -145,46 +179,6 @@ const begun = (queries: QueryClient): Promise<unknown> =>
     queries.invalidateQueries({ queryKey: KEYS.batches }),
     queries.invalidateQueries({ queryKey: KEYS.running }),
   ]);
-
-/**
- * Adds an event to a batch's record; once it is acknowledged it stands in what this device shows of it. The batch is
- * asked for anew as well: an answer still under way, from before the event, must not take its place.
- */
-export function useAddEvent(batchId: string) {
-  const queries = useQueryClient();
-  const thisBatch = [...KEYS.batches, 'one', batchId];
-  return useMutation({
-    mutationFn: (event: Event) => ask<Event>(`${API.batches}/${batchId}/events`, 'POST', event),
-    retry: retryUnlessRefused,
-    retryDelay: 1000,
-    scope: { id: `batch-${batchId}` },
-    onSuccess: (event) => {
-      const withEvent = (batch: BatchResponse): BatchResponse =>
-        batch.id !== batchId || batch.events.some(({ id }) => id === event.id)
-          ? batch
-          : { ...batch, events: [...batch.events, event] };
-      queries.setQueryData<BatchResponse>(thisBatch, (batch) => batch && withEvent(batch));
-      return Promise.all([
-        queries.invalidateQueries({ queryKey: thisBatch }),
-        queries.invalidateQueries({ queryKey: KEYS.running }),
-        queries.invalidateQueries({ queryKey: [...KEYS.batches, 'page'] }),
-        queries.invalidateQueries({ queryKey: KEYS.shelf }),
-      ]);
-    },
-  });
-}
-
-/** Adds several events to the record of a batch, one after the other. */
-export function useKeepEvents() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ id, events }: { id: string; events: readonly Event[] }) => {
-      for (const event of events) await ask<Event>(`${API.batches}/${id}/events`, 'POST', event);
-    },
-    retry: retryUnlessRefused,
-    onSuccess: () => begun(queries),
-  });
-}
 
 export const useCopies = () =>
   useQuery({ queryKey: KEYS.copies, queryFn: () => ask<CopiesResponse>(API.copies) });

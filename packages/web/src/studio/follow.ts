@@ -1,0 +1,49 @@
+import type { QueryClient } from '@tanstack/react-query';
+import { SHELF_RESOURCES, type Arrival, type BatchResponse } from '@ythrion/core';
+import { live } from '../api/live';
+import { outbox, sender } from '../outbox/thisDevice';
+import { KEYS } from './queries';
+
+/** Shows what other devices enter and change, as it happens. */
+export function followStudio(queries: QueryClient): void {
+  let opened = false;
+  live.start({
+    opened() {
+      sender.wake();
+      // What was changed meanwhile, entries apart, nobody told.
+      if (opened) void queries.invalidateQueries();
+      opened = true;
+    },
+    arrival: (arrival) => take(queries, arrival),
+    changed: ({ path }) => void anew(queries, path),
+    restart: () => void outbox.forgetKnown().then(() => queries.invalidateQueries()),
+  });
+}
+
+function take(queries: QueryClient, arrival: Arrival): void {
+  void outbox.heard([arrival]);
+  void queries.invalidateQueries({ queryKey: [...KEYS.batches, 'page'] });
+  const { id } = arrival.event.of;
+  const running = queries.getQueryData<BatchResponse[]>(KEYS.running);
+  // A verdict taken back makes a batch wet again.
+  if (arrival.event.kind === 'struck' && running && !running.some((batch) => batch.id === id))
+    void queries.invalidateQueries({ queryKey: KEYS.running });
+}
+
+/** What was changed at an address is asked for anew. */
+function anew(queries: QueryClient, path: string): Promise<unknown> {
+  const [, , resource = '', , what] = path.split(/[/?]/);
+  // An entry comes by itself.
+  if (resource === 'batches' && what === 'events') return Promise.resolve();
+  if (resource === 'instruments') return Promise.resolve();
+  if (resource === 'studio' || (SHELF_RESOURCES as readonly string[]).includes(resource))
+    return queries.invalidateQueries({ queryKey: KEYS.shelf });
+  if (resource === 'colorways') return queries.invalidateQueries({ queryKey: KEYS.colorways });
+  if (resource === 'copies' && what !== 'restore')
+    return queries.invalidateQueries({ queryKey: KEYS.copies });
+  if (resource !== 'batches') return queries.invalidateQueries();
+  return Promise.all([
+    queries.invalidateQueries({ queryKey: KEYS.batches }),
+    queries.invalidateQueries({ queryKey: KEYS.running }),
+  ]);
+}
