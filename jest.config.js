@@ -19,7 +19,7 @@ export default {
       },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(uuid|culori)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(uuid|culori|idb)/)'],
   maxWorkers: 2,
   // Some tests open data files and talk over HTTP: a busy machine is no failure.
   testTimeout: 30_000,
