@@ -13,5 +13,10 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 20_000 },
   reporter: [['list']],
-  use: { launchOptions: CHROMIUM, viewport: { width: 1280, height: 800 }, trace: 'retain-on-failure' },
+  use: {
+    launchOptions: CHROMIUM,
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    serviceWorkers: 'block',
+  },
 });

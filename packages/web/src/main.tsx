@@ -8,6 +8,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter } from 'react-router';
 import { MessageHost } from './frame/MessageHost';
 import { Refused } from './api/client';
+import { keepShell } from './frame/keepShell';
 import { Screens } from './frame/Screens';
 import { startDevice } from './outbox/thisDevice';
 import { followStudio } from './studio/follow';
@@ -53,3 +54,4 @@ async function start(into: HTMLElement): Promise<void> {
   );
 }
 void start(root);
+keepShell();
