@@ -65,7 +65,7 @@ async function twelvePasses(url: string): Promise<void> {
   const { savedAt: _, ...rest } = four;
   const answer = await fetch(`${url}/api/colorways`, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
+    headers: { 'Content-Type': 'application/json', 'X-Ythrion': '1' },
     body: JSON.stringify({ ...rest, id: 'twelve', version: 1, recipe: { ...four.recipe, passes } }),
   });
   if (!answer.ok) throw new Error(await answer.text());

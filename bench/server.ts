@@ -75,7 +75,7 @@ async function withStudio<T>(
     const url = /http:\/\/\S+/.exec(chunk.toString())?.[0] ?? '';
     const startMs = performance.now() - from;
     // The daily copy comes a few seconds after the start: it is not to be measured.
-    await fetch(`${url}/api/copies`, { method: 'POST' });
+    await fetch(`${url}/api/copies`, { method: 'POST', headers: { 'X-Ythrion': '1' } });
     return await work({ url, folder, startMs });
   } finally {
     child?.kill();
@@ -122,7 +122,7 @@ async function log({ url }: Studio, batch: string): Promise<number> {
   const from = performance.now();
   const answer = await fetch(`${url}/api/batches/${batch}/events`, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
+    headers: { 'Content-Type': 'application/json', 'X-Ythrion': '1' },
     body: JSON.stringify(event),
   });
   await answer.arrayBuffer();
@@ -155,7 +155,9 @@ async function waitsDuringCopy(
   const without = Math.max(...waits.splice(0));
   const from = performance.now();
   for (let i = 0; i < 3; i += 1)
-    await (await fetch(`${studio.url}/api/copies`, { method: 'POST' })).arrayBuffer();
+    await (
+      await fetch(`${studio.url}/api/copies`, { method: 'POST', headers: { 'X-Ythrion': '1' } })
+    ).arrayBuffer();
   const took = (performance.now() - from) / 3;
   going = false;
   await devices;

@@ -10,7 +10,7 @@ import {
   type CardAct,
   type ShelfResponse,
 } from '@ythrion/core';
-import { startApplication, type Application } from './application';
+import { startApplication, type Application, OWN } from './application';
 
 let application: Application;
 test.beforeAll(async () => {
@@ -34,7 +34,7 @@ test('four lines of goods, two acid times, a top-up, a late skein, a step never 
   const get = async <T>(path: string): Promise<T> =>
     (await page.request.get(api + path)).json() as Promise<T>;
   const post = async <T>(path: string, data: object): Promise<T> => {
-    const answer = await page.request.post(api + path, { data });
+    const answer = await page.request.post(api + path, { data, headers: OWN });
     expect(answer.status(), await answer.text()).toBe(201);
     return answer.json() as Promise<T>;
   };

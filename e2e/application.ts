@@ -6,10 +6,15 @@ import path from 'node:path';
 
 const MAIN = path.resolve(import.meta.dirname, '../packages/server/dist/main.js');
 
+/** What our own pages send with every change. */
+export const OWN = { 'X-Ythrion': '1' };
+
 /** The built application, running on a free port with a data folder of its own. */
 export interface Application {
   url: string;
   folder: string;
+  /** What it printed since it was started. */
+  said(): string;
   /** Ends it as a power cut would. */
   kill(): Promise<void>;
   /** Starts it again on the same data and the same port. */
@@ -18,19 +23,24 @@ export interface Application {
 }
 
 /** @param kept a data folder that is there already; a fresh one when left out */
-export async function startApplication(command: 'serve' | 'demo', kept?: string): Promise<Application> {
+export async function startApplication(
+  command: 'serve' | 'demo',
+  kept?: string,
+  options: string[] = [],
+): Promise<Application> {
   const folder = kept ?? (await mkdtemp(path.join(os.tmpdir(), 'ythrion-e2e-')));
-  let child = await listening(command, folder, '0');
+  let child = await listening([command, ...options], folder, '0');
   const application: Application = {
     url: child.url,
     folder,
+    said: () => child.said(),
     async kill() {
       child.process.kill('SIGKILL');
       if (child.process.exitCode === null && child.process.signalCode === null)
         await once(child.process, 'exit');
     },
     async restart() {
-      child = await listening('serve', folder, new URL(application.url).port);
+      child = await listening(['serve', ...options], folder, new URL(application.url).port);
     },
     async remove() {
       await application.kill();
@@ -41,16 +51,16 @@ export async function startApplication(command: 'serve' | 'demo', kept?: string)
 }
 
 async function listening(
-  command: string,
+  args: string[],
   folder: string,
   port: string,
-): Promise<{ process: ChildProcess; url: string }> {
-  const process_ = spawn(process.execPath, [MAIN, command], {
+): Promise<{ process: ChildProcess; url: string; said: () => string }> {
+  const process_ = spawn(process.execPath, [MAIN, ...args], {
     env: { ...process.env, PORT: port, YTHRION_DATA: folder },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
+  let said = '';
   const url = await new Promise<string>((resolve, reject) => {
-    let said = '';
     process_.stdout.on('data', (chunk: Buffer) => {
       said += chunk.toString();
       const found = /http:\/\/\S+/.exec(said);
@@ -58,7 +68,7 @@ async function listening(
     });
     process_.once('exit', (code) => reject(new Error(`The application ended with ${code}: ${said}`)));
   });
-  return { process: process_, url };
+  return { process: process_, url, said: () => said };
 }
 
 /** Runs one command of the application to its end. */

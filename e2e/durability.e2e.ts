@@ -5,7 +5,7 @@ import { gunzipSync } from 'node:zlib';
 import { randomInt } from 'node:crypto';
 import { expect, test } from '@playwright/test';
 import { openRaw } from '../packages/server/src/storage/rawFile';
-import { cutShort, startApplication } from './application';
+import { cutShort, startApplication, OWN } from './application';
 import {
   expectCopiesWhole,
   expectSound,
@@ -68,7 +68,11 @@ test('kill -9 while a copy is made and clients log: nothing lost, every copy who
     for (let round = 0; round < FILE_ROUNDS; round += 1) {
       const clients = fourClients(application, request);
       const copying = (async () => {
-        while ((await request.post(`${application.url}/api/copies`, { data: {} }).catch(() => null))?.ok());
+        while (
+          (
+            await request.post(`${application.url}/api/copies`, { data: {}, headers: OWN }).catch(() => null)
+          )?.ok()
+        );
       })();
       await sometimeWithin(400);
       await application.kill();
@@ -94,7 +98,7 @@ test('kill -9 while going back to a copy: what stood there, or the copy, never a
   try {
     for (let round = 0; round < FILE_ROUNDS; round += 1) {
       const inCopy = await recorded(application, request);
-      const made = await request.post(`${application.url}/api/copies`, { data: {} });
+      const made = await request.post(`${application.url}/api/copies`, { data: {}, headers: OWN });
       const [copy] = ((await made.json()) as { copies: { name: string }[] }).copies;
       const clients = fourClients(application, request);
       await expect.poll(() => clients.acknowledged.length, { timeout: 30_000 }).toBeGreaterThanOrEqual(4);
@@ -103,7 +107,7 @@ test('kill -9 while going back to a copy: what stood there, or the copy, never a
       await application.restart();
       const stood = await recorded(application, request);
       const going = request
-        .post(`${application.url}/api/copies/${copy?.name}/restore`, { data: {} })
+        .post(`${application.url}/api/copies/${copy?.name}/restore`, { data: {}, headers: OWN })
         .catch(() => null);
       await sometimeWithin(250);
       await application.kill();
@@ -167,14 +171,14 @@ test('kill -9 while a document is taken in: all of it or nothing', async ({ requ
   const outcomes = { none: 0, all: 0 };
   const unhurried = await startApplication('serve');
   const whole = await timed(() =>
-    request.post(`${unhurried.url}/api/document`, { data: document, timeout: 60_000 }),
+    request.post(`${unhurried.url}/api/document`, { data: document, headers: OWN, timeout: 60_000 }),
   );
   await unhurried.remove();
   for (let round = 0; round < FILE_ROUNDS; round += 1) {
     const application = await startApplication('serve');
     try {
       const taking = request
-        .post(`${application.url}/api/document`, { data: document, timeout: 60_000 })
+        .post(`${application.url}/api/document`, { data: document, headers: OWN, timeout: 60_000 })
         .catch(() => null);
       await sometimeWithin(1.2 * whole);
       await application.kill();
@@ -187,6 +191,7 @@ test('kill -9 while a document is taken in: all of it or nothing', async ({ requ
       outcomes[total === 0 ? 'none' : 'all'] += 1;
       const again = await request.post(`${application.url}/api/document`, {
         data: document,
+        headers: OWN,
         timeout: 60_000,
       });
       expect(again.status()).toBe(201);

@@ -3,7 +3,7 @@ import { readdir } from 'node:fs/promises';
 import path from 'node:path';
 import { expect, type APIRequestContext } from '@playwright/test';
 import { openRaw } from '../packages/server/src/storage/rawFile';
-import type { Application } from './application';
+import { OWN, type Application } from './application';
 
 const ROUNDS = Number(process.env.YTHRION_ROUNDS ?? 0);
 /** Rounds of four clients logging; few in the tests, many with `npm run faults`. */
@@ -58,7 +58,7 @@ export function fourClients(
       for (;;) {
         const event = tick();
         const answer = await request
-          .post(`${application.url}/api/batches/${BATCH}/events`, { data: event })
+          .post(`${application.url}/api/batches/${BATCH}/events`, { data: event, headers: OWN })
           .catch(() => null);
         if (!answer?.ok()) return;
         acknowledged.push(event.id);

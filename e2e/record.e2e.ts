@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
-import { startApplication, type Application } from './application';
+import { startApplication, type Application, OWN } from './application';
 
 let application: Application;
 test.beforeEach(async () => {
@@ -136,6 +136,7 @@ test('what nobody ticked is named: taken as done where a later step says so, and
   const { version, of, device, person } = events.at(-1)!;
   const at = new Date().toISOString();
   const posted = await page.request.post(`${batches}/events`, {
+    headers: OWN,
     data: {
       ...{ version, of, device, person, id: 'late-tick', at, clockAt: at, count: 900 },
       ...{ kind: 'act', planned: hold.id, act: { ...hold.act, minutes: null, leaves: null } },

@@ -14,6 +14,7 @@ export * from './amounts/stock';
 export * from './amounts/tally';
 export * from './color/drawnColor';
 export * from './color/srgb';
+export * from './contract/access';
 export * from './contract/api';
 export * from './contract/copies';
 export * from './contract/live';

@@ -1,9 +1,11 @@
 import path from 'node:path';
+import { createInterface } from 'node:readline';
 import { fileURLToPath } from 'node:url';
 import { Command } from 'commander';
 import { DocumentError, FieldError } from '@ythrion/core';
 import { DataFolderError } from './storage/dataFolder';
 import { COPY_APART, copyForAnother } from './backup/copyApart';
+import { setPassphrase } from './access/passphrase';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
 import { backup, check, copies, restore } from './command/safety';
@@ -15,19 +17,36 @@ const root = path.resolve(path.dirname(self), '../../..');
 const site = path.join(root, 'packages/web/dist');
 const demoFolder = (): string => path.resolve(process.env.YTHRION_DATA || path.join(root, '.cache/demo'));
 
+/** Opens the studio to the network. */
+const LAN = [
+  '--lan',
+  'open it to the studio’s network as well: over HTTPS, for devices that sign in',
+] as const;
+
 const program = new Command('ythrion').description(
   'Formulate acid dye colorways, run the dye day, keep a record that can be dyed again.',
 );
 program
   .command('serve')
   .description('serve your own studio')
-  .action(() => serve(dataFolder(), self, site));
+  .option(...LAN)
+  .action((options: { lan?: boolean }) => serve(dataFolder(), self, site, { lan: options.lan === true }));
 program
   .command('demo')
   .description('serve the demo studio from a fresh data folder')
-  .action(async () => {
+  .option(...LAN)
+  .action(async (options: { lan?: boolean }) => {
     await loadDemo(demoFolder(), path.join(root, 'demo/studio.json'));
-    await serve(demoFolder(), self, site);
+    await serve(demoFolder(), self, site, { lan: options.lan === true });
+  });
+program
+  .command('passphrase')
+  .description(
+    'set the passphrase by which devices sign in over the network; it is read from the first line of input',
+  )
+  .action(async () => {
+    await setPassphrase(dataFolder(), await firstLine());
+    process.stdout.write('From now on devices sign in with it. Those that are in stay in.\n');
   });
 program
   .command('plan')
@@ -70,6 +89,12 @@ program
   .description('write the JSON Schema of the document')
   .argument('[file]', 'where to; standard output when left out')
   .action((file?: string) => writeSchema(file));
+
+/** What is typed or piped in, up to the end of the line. */
+async function firstLine(): Promise<string> {
+  for await (const line of createInterface({ input: process.stdin })) return line;
+  return '';
+}
 
 program.parseAsync().catch((error: unknown) => {
   const known =

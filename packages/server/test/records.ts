@@ -49,7 +49,7 @@ export const ticked = (id: string, planned: string, amount?: number) => ({
 });
 
 /** Blue of the 1 % jar, as the card asks for it. */
-export const poured = (id: string, amount = 200) => ({ ...ticked(id, 'p1.dye.d1', amount), count: 7 });
+export const poured = (id: string, amount = 200) => ticked(id, 'p1.dye.d1', amount);
 
 /** Something that went in unplanned. */
 export const added = (id: string, what: MeasuredOut) => ({

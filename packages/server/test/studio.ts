@@ -1,18 +1,24 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
-import type { Express } from 'express';
-import { pino } from 'pino';
+import express, { type Express } from 'express';
+import { pino, type Logger } from 'pino';
 import {
   baseSchema,
   dyeSchema,
   formulate,
+  OWN_HEADER,
   recipeSchema,
   stockSchema,
   type BeginBatch,
   type Formulation,
 } from '@ythrion/core';
+import { LOOPBACK } from '../src/access/addresses';
+import { Codes } from '../src/access/codes';
+import { Devices } from '../src/access/devices';
+import { Waits } from '../src/access/waits';
 import { createApp } from '../src/http/app';
+import { studioRoutes } from '../src/http/studioRoutes';
 import { openStudio } from '../src/storage/openStudio';
 import type { Storage } from '../src/storage/storage';
 
@@ -65,13 +71,40 @@ export interface TestStudio {
   remove(): Promise<void>;
 }
 
+/** The application as this machine itself sees it. */
+export async function testApp(
+  storage: Storage,
+  folder: string,
+  log: Logger,
+  site?: string,
+): Promise<Express> {
+  const access = {
+    dataFolder: folder,
+    devices: await Devices.open(folder),
+    codes: new Codes(),
+    waits: new Waits(),
+    lan: null,
+  };
+  return createApp(studioRoutes(storage), access, { hosts: new Set(LOOPBACK), open: true }, log, site);
+}
+
+/** Asked as our own pages ask: whatever a test sends, the header of our own is with it. */
+export function fromOwnPage(app: Express): Express {
+  const own = express();
+  own.use((request, _response, next) => {
+    request.headers[OWN_HEADER.toLowerCase()] ??= '1';
+    next();
+  });
+  return own.use(app);
+}
+
 /** A studio in a temporary folder of its own, with one base, dye and jar when `stocked`. */
 export async function testStudio(stocked = true): Promise<TestStudio> {
   const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-test-'));
   const log = pino({ level: 'silent' });
   const open = async (): Promise<Pick<TestStudio, 'app' | 'storage'>> => {
     const storage = await openStudio(folder);
-    return { storage, app: createApp(storage, log) };
+    return { storage, app: fromOwnPage(await testApp(storage, folder, log)) };
   };
   const studio: TestStudio = {
     ...(await open()),

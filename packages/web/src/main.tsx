@@ -4,19 +4,26 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter } from 'react-router';
 import { MessageHost } from './frame/MessageHost';
 import { Refused } from './api/client';
 import { keepShell } from './frame/keepShell';
 import { Screens } from './frame/Screens';
 import { startDevice } from './outbox/thisDevice';
+import { ACCESS_KEY } from './studio/access';
 import { followStudio } from './studio/follow';
 import { keepAnswers, showKept } from './studio/keepForBench';
 import { theme } from './theme/theme';
 
 const isRefusal = (error: unknown): boolean => error instanceof Refused && error.status < 500;
-const queries = new QueryClient({
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({
+    onError(error) {
+      if (error instanceof Refused && error.status === 401)
+        void queries.invalidateQueries({ queryKey: ACCESS_KEY });
+    },
+  }),
   // The server stands in the studio, often on this very machine: whether the browser sees a network says nothing of it.
   defaultOptions: {
     // What could not be fetched is asked for again until the server is back; what was refused is said at once.

@@ -23,5 +23,14 @@ export function port(): number {
   return number;
 }
 
-/** The address to listen on: this machine only, unless HOST opens it to the studio's network. */
-export const host = (): string => process.env.HOST || '127.0.0.1';
+/**
+ * Without a sign-in the studio listens to this machine alone.
+ * @throws SettingError where HOST, which once opened it to whoever asked, says otherwise
+ */
+export function loopbackOnly(): void {
+  const asked = process.env.HOST;
+  if (asked && asked !== '127.0.0.1' && asked !== 'localhost')
+    throw new SettingError(
+      'HOST opens the studio no more, for anybody could write to it. Start with --lan: devices sign in then.',
+    );
+}

@@ -3,8 +3,7 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { pino } from 'pino';
 import request from 'supertest';
-import { begin, DYE, testStudio, type TestStudio } from '../../test/studio';
-import { createApp } from './app';
+import { begin, DYE, testApp, testStudio, type TestStudio } from '../../test/studio';
 
 let studio: TestStudio;
 beforeAll(async () => {
@@ -87,7 +86,7 @@ describe('the site', () => {
     await mkdir(path.join(site, 'assets'), { recursive: true });
     await writeFile(path.join(site, 'index.html'), '<title>Ythrion</title>');
     await writeFile(path.join(site, 'assets/a-123.js'), 'export {}');
-    const app = createApp(studio.storage, pino({ level: 'silent' }), { site });
+    const app = await testApp(studio.storage, studio.folder, pino({ level: 'silent' }), site);
     const page = await request(app).get('/colorways/anything').expect(200);
     expect(page.text).toContain('Ythrion');
     expect(page.headers['content-security-policy']).toContain("default-src 'self'");

@@ -1,40 +1,36 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { API, NOW_HEADER } from '@ythrion/core';
-import { backupRoutes } from '../backup/routes';
-import { batchRoutes } from '../batches/routes';
-import { colorwayRoutes } from '../colorways/routes';
-import { documentRoutes } from '../document/routes';
-import { findRoutes } from '../find/routes';
-import { createInstruments } from '../instruments/instruments';
-import { instrumentRoutes } from '../instruments/routes';
-import { createHub } from '../live/hub';
-import { liveRoutes } from '../live/routes';
-import { shelfRoutes } from '../shelf/routes';
-import type { CopyFile } from '../storage/copies';
-import type { Storage } from '../storage/storage';
-import { createGate } from '../gate/gate';
+import { ownPagesOnly } from '../access/ownPages';
+import { accessRoutes, type Access } from '../access/routes';
 import { NotFound, refusals } from '../refusals/refusals';
 
+const ACCESS_LIMIT = '10kb';
 const JSON_LIMIT = '1mb';
 const DOCUMENT_LIMIT = '32mb';
 const REQUESTS_PER_MINUTE = 6000;
 
-/** What an application may be given beside its studio. */
-export interface AppOptions {
-  /** Folder of the built screens; left out where only the API is wanted. */
-  site?: string;
-  /** How copies that are asked for are written; by this process itself when left out. */
-  copy?: CopyFile;
+/** One way into the studio. */
+export interface Door {
+  /** Names and addresses by which it may be called, without ports. */
+  hosts: ReadonlySet<string>;
+  /** True where nobody signs in: only for this machine itself. */
+  open: boolean;
 }
 
-/** The HTTP face of a studio. */
-export function createApp(storage: Storage, log: Logger, { site, copy }: AppOptions = {}): Express {
+/** The HTTP face of a studio behind one door. @param site folder of the built screens; left out where only the API is wanted */
+export function createApp(
+  studio: RequestHandler,
+  access: Access,
+  { hosts, open }: Door,
+  log: Logger,
+  site?: string,
+): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -45,6 +41,7 @@ export function createApp(storage: Storage, log: Logger, { site, copy }: AppOpti
       strictTransportSecurity: false,
     }),
   );
+  app.use(ownPagesOnly(hosts));
   app.use(compression());
   app.use(
     '/api',
@@ -56,28 +53,16 @@ export function createApp(storage: Storage, log: Logger, { site, copy }: AppOpti
       message: { message: 'Too many requests. Wait a minute.', problems: [] },
     }),
   );
-  app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
-  app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
   app.use('/api', (_request, response, next) => {
     response.set(NOW_HEADER, new Date().toISOString());
     next();
   });
   app.get(API.health, (_request, response) => void response.json({ ok: true }));
-  const instruments = createInstruments(storage);
-  app.use(instrumentRoutes(instruments));
-  const gate = createGate();
-  const hub = createHub();
-  // A stream never ends by itself, so nobody waits for it: it passes the gate for each look it takes.
-  app.use(liveRoutes({ storage, gate, hub, instruments }));
-  app.use('/api', gate.pass, hub.watch);
-  app.use(
-    backupRoutes(storage, gate, copy),
-    shelfRoutes(storage),
-    colorwayRoutes(storage),
-    batchRoutes(storage),
-    documentRoutes(storage),
-    findRoutes(storage),
-  );
+  app.use('/api/access', express.json({ limit: ACCESS_LIMIT }));
+  app.use(accessRoutes(access, open));
+  app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
+  app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
+  app.use(studio);
   app.use('/api', () => {
     throw new NotFound('There is nothing at this address.');
   });

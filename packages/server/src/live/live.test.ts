@@ -1,4 +1,4 @@
-import http from 'node:http';
+import type http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
 import { CURSOR_HEADER, NOW_HEADER, type Arrival } from '@ythrion/core';

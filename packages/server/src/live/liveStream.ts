@@ -37,6 +37,9 @@ export async function liveStream(
   let open = true;
   const ends: (() => void)[] = [() => (open = false)];
   response.on('close', () => ends.forEach((end) => end()));
+  // A device that is sent away hears no more.
+  const { whenGone } = response.locals as { whenGone?: (end: () => void) => () => void };
+  if (whenGone) ends.push(whenGone(() => response.end()));
   const send = <K extends keyof LiveMessages>(name: K, data: LiveMessages[K], cursor?: string): void => {
     if (!open) return;
     const id = cursor === undefined ? '' : `id: ${cursor}\n`;

@@ -21,6 +21,24 @@ export class Conflict extends Error {
   }
 }
 
+/** Whoever asks may not: a foreign page, or a request that no page of ours makes. */
+export class Forbidden extends Error {
+  override readonly name = 'Forbidden';
+}
+
+/** Whoever asks has not signed in, or was signed out. */
+export class NotSignedIn extends Error {
+  override readonly name = 'NotSignedIn';
+}
+
+/** Too many wrong tries: the next one has to wait. */
+export class TooOften extends Error {
+  override readonly name = 'TooOften';
+  constructor(readonly seconds: number) {
+    super(`Too many wrong tries. Wait ${seconds} s, then try again.`);
+  }
+}
+
 /** A batch whose record is in the file but cannot be read. Named, so that the rest can go on without it. */
 export class DamagedRecord extends Error {
   override readonly name = 'DamagedRecord';
@@ -54,6 +72,9 @@ function refusalOf(error: unknown): { status: number; refusal: Refusal } {
   if (error instanceof DamagedRecord)
     return { status: 409, refusal: { message: error.message, problems: [] } };
   if (error instanceof NotFound) return { status: 404, refusal: { message: error.message, problems: [] } };
+  if (error instanceof Forbidden) return { status: 403, refusal: { message: error.message, problems: [] } };
+  if (error instanceof NotSignedIn) return { status: 401, refusal: { message: error.message, problems: [] } };
+  if (error instanceof TooOften) return { status: 429, refusal: { message: error.message, problems: [] } };
   if (error instanceof SequelizeValidation)
     return refused(
       409,

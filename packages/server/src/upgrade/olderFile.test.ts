@@ -24,7 +24,7 @@ import { eventOf } from '../../test/records';
 import { BASE, DYE, JAR } from '../../test/studio';
 import { everyBatch } from '../batches/read';
 import { listCopies } from '../storage/copies';
-import { createApp } from '../http/app';
+import { fromOwnPage, testApp } from '../../test/studio';
 import { list } from '../shelf/store';
 import { copiesFolder } from '../storage/dataFolder';
 import { openStudio } from '../storage/openStudio';
@@ -322,7 +322,7 @@ test('a recipe of the first version in an old batch is read, and its pot goes on
     );
   });
   const storage = await openStudio(folder);
-  const app = createApp(storage, pino({ level: 'silent' }));
+  const app = fromOwnPage(await testApp(storage, folder, pino({ level: 'silent' })));
   const { body: versions } = await request(app).get('/api/colorways/old').expect(200);
   expect(versions[0].recipe.passes[0]).toMatchObject({
     method: { kind: 'immersion' },
@@ -362,7 +362,7 @@ test('a batch that cannot be read is kept word for word; the others are whole, a
     );
   });
   const storage = await openStudio(folder);
-  const app = createApp(storage, pino({ level: 'silent' }));
+  const app = fromOwnPage(await testApp(storage, folder, pino({ level: 'silent' })));
   const { body: refused } = await request(app).get(`/api/batches/${broken}`).expect(409);
   expect(refused.message).toMatch(/The record of batch 26-201 “Golden immersion” cannot be read/);
   const { body: document } = await request(app).get('/api/document').expect(200);

@@ -1,4 +1,4 @@
-import { CURSOR_HEADER, FieldError, NOW_HEADER, type Refusal } from '@ythrion/core';
+import { CURSOR_HEADER, FieldError, NOW_HEADER, OWN_HEADER, type Refusal } from '@ythrion/core';
 import { cursor } from './cursor';
 import { noteContact } from './studioClock';
 
@@ -31,9 +31,9 @@ export async function ask<T>(
   const response = await fetch(path, {
     method,
     signal: AbortSignal.timeout(patienceMs),
-    ...(body !== undefined && {
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(body),
+    ...(method !== 'GET' && {
+      headers: { [OWN_HEADER]: '1', 'Content-Type': 'application/json' },
+      body: JSON.stringify(body ?? {}),
     }),
   });
   noteContact({

@@ -8,6 +8,8 @@ export interface LiveTold {
   arrival: (message: LiveMessages['arrival']) => void;
   changed: (message: LiveMessages['changed']) => void;
   restart: () => void;
+  /** The server would not let the stream go on. */
+  turnedAway: () => void;
 }
 
 /** Nothing heard for so long: the connection is dead, though nobody said so, ms. */
@@ -66,7 +68,9 @@ class Live {
     source.onerror = () => {
       for (const showing of this.instruments.values()) for (const show of showing) show(null);
       // A stream that was refused does not come back by itself; the look for dead ones opens it again.
-      if (source.readyState === EventSource.CLOSED) this.heardAt = 0;
+      if (source.readyState !== EventSource.CLOSED) return;
+      this.heardAt = 0;
+      this.told?.turnedAway();
     };
     this.on(source, 'now', () => undefined);
     this.on(source, 'arrival', (message) => this.told?.arrival(message));

@@ -211,6 +211,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                   <strong>{dayOf(event.at)} </strong>
                 )}
                 {clockTime(event.at)} {eventWords(event, reading, happened)}
+                {event.person !== null && ` · ${event.person}`}
               </Typography>
             ))}
             {happened.length === 0 && <Typography component="li">Nothing yet.</Typography>}

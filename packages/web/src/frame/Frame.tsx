@@ -3,16 +3,29 @@ import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
 import { Waiting } from '../parts/Waiting';
 import { useRunning } from '../studio/queries';
+import { useAccess } from '../studio/access';
 import { Guard } from './Guard';
+import { NotTrusted } from './NotTrusted';
 import { Places } from './Places';
 import { Unsent } from './Unsent';
 
 /** The pots in use; loaded when the first is wet. */
 const Hob = lazy(async () => ({ default: (await import('./Hob')).Hob }));
 
+/** On a device that is not in yet. */
+const SignIn = lazy(async () => ({ default: (await import('./SignInScreen')).SignInScreen }));
+
 /** Places on the left of a desk or along the bottom of a phone, the hob along the lower edge, the screen between. */
 export function Frame() {
+  const access = useAccess();
+  const { pathname } = useLocation();
   const wet = (useRunning().data?.length ?? 0) > 0;
+  if (access && !access.signedIn)
+    return (
+      <Suspense fallback={<Waiting />}>
+        <SignIn />
+      </Suspense>
+    );
   return (
     <Box
       sx={{
@@ -32,13 +45,14 @@ export function Frame() {
         }}
       >
         <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
-          <Guard key={useLocation().pathname}>
+          <Guard key={pathname}>
             <Suspense fallback={<Waiting />}>
               <Outlet />
             </Suspense>
           </Guard>
         </Box>
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
+          <NotTrusted />
           <Unsent />
           <Guard instead={null}>
             {wet && (

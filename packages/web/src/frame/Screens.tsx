@@ -4,6 +4,7 @@ import { Waiting } from '../parts/Waiting';
 import { Frame } from './Frame';
 import { Home } from './Home';
 import { Lost } from './Lost';
+import { Paired } from './Paired';
 
 const QuickPour = lazy(async () => ({ default: (await import('../pour/QuickPourScreen')).QuickPourScreen }));
 const Colorways = lazy(async () => ({
@@ -30,6 +31,7 @@ export function Screens() {
       <Routes>
         <Route path="/" element={<Frame />}>
           <Route index element={<Home />} />
+          <Route path="pair" element={<Paired />} />
           <Route path="pour" element={<QuickPour />} />
           <Route path="colorways" element={<Colorways />} />
           <Route path="colorways/:id" element={<Formulation />} />

@@ -1,11 +1,13 @@
 import { say } from '../parts/say';
+import { setTrusted } from './trust';
 
 /**
  * Has the browser keep the screens, so that they open though the server is away: once there is nothing else to do, and
  * only where the page is trusted, for a browser keeps nothing of others.
  */
 export function keepShell(): void {
-  if (!import.meta.env.PROD || !isSecureContext || !('serviceWorker' in navigator)) return;
+  if (!import.meta.env.PROD) return;
+  if (!isSecureContext || !('serviceWorker' in navigator)) return setTrusted(false);
   const whenIdle =
     'requestIdleCallback' in window ? requestIdleCallback : (work: () => void) => setTimeout(work, 2000);
   addEventListener('load', () => whenIdle(() => void register()));
@@ -13,6 +15,7 @@ export function keepShell(): void {
 
 async function register(): Promise<void> {
   const registration = await navigator.serviceWorker.register('/sw.js').catch(() => null);
+  setTrusted(Boolean(registration));
   registration?.addEventListener('updatefound', () => {
     const newer = registration.installing;
     newer?.addEventListener('statechange', () => {

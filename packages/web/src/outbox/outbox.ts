@@ -108,6 +108,16 @@ export class Outbox {
     return events;
   }
 
+  /** Under whose name this device enters things from now on. */
+  async enterAs(person: string | null): Promise<void> {
+    if (this.self.person === person) return;
+    this.self = { ...this.self, person };
+    const transaction = this.database?.transaction('self', 'readwrite');
+    const kept = await transaction?.store.get('self');
+    await transaction?.store.put({ ...(kept ?? this.self), person }, 'self');
+    await transaction?.done;
+  }
+
   /** An event that goes along within another request, and that only counts if that is taken. */
   aside(batchId: string, event: NewEvent, at: string): Event {
     return { ...this.stamped(batchId, event, at), count: this.self.count + 1 };

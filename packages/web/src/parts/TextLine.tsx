@@ -14,7 +14,7 @@ export interface TextLineProps {
   said?: string | undefined;
   /** What is wrong: marked and said under the field. */
   wrong?: string | undefined;
-  type?: 'text' | 'color' | 'date';
+  type?: 'text' | 'color' | 'date' | 'password';
   multiline?: boolean;
   autoFocus?: boolean;
   placeholder?: string;

@@ -9,6 +9,7 @@ import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/co
 import { saidOf } from '../api/client';
 import { useImportDocument, usePutStudio } from '../studio/queries';
 import { CopiesPanel } from './CopiesPanel';
+import { DevicesPanel } from './DevicesPanel';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
@@ -82,6 +83,7 @@ export function StudioEditor({ studio }: { studio: Studio }) {
           Keep the change
         </Button>
       </Box>
+      <DevicesPanel />
       <CopiesPanel />
       <Box sx={{ display: 'grid', gap: 1 }}>
         <Typography variant="h2">All of it as one file</Typography>

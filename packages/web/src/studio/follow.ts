@@ -2,6 +2,7 @@ import type { QueryClient } from '@tanstack/react-query';
 import { SHELF_RESOURCES, type Arrival, type BatchResponse } from '@ythrion/core';
 import { live } from '../api/live';
 import { outbox, sender } from '../outbox/thisDevice';
+import { ACCESS_KEY } from './access';
 import { KEYS } from './queries';
 
 /** Shows what other devices enter and change, as it happens. */
@@ -16,6 +17,7 @@ export function followStudio(queries: QueryClient): void {
     },
     arrival: (arrival) => take(queries, arrival),
     changed: ({ path }) => void anew(queries, path),
+    turnedAway: () => void queries.invalidateQueries({ queryKey: ACCESS_KEY }),
     restart: () => void outbox.forgetKnown().then(() => queries.invalidateQueries()),
   });
 }

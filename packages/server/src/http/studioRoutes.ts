@@ -1,0 +1,39 @@
+import { Router } from 'express';
+import { backupRoutes } from '../backup/routes';
+import { batchRoutes } from '../batches/routes';
+import { colorwayRoutes } from '../colorways/routes';
+import { documentRoutes } from '../document/routes';
+import { findRoutes } from '../find/routes';
+import { createGate } from '../gate/gate';
+import { createInstruments } from '../instruments/instruments';
+import { instrumentRoutes } from '../instruments/routes';
+import { createHub } from '../live/hub';
+import { liveRoutes } from '../live/routes';
+import { shelfRoutes } from '../shelf/routes';
+import type { CopyFile } from '../storage/copies';
+import type { Storage } from '../storage/storage';
+
+/**
+ * Everything a studio can be asked for, behind whichever door. Every door leads to the same one, so that all hear of what
+ * any of them changed.
+ * @param copy how copies that are asked for are written; by this process itself when left out
+ */
+export function studioRoutes(storage: Storage, copy?: CopyFile): Router {
+  const router = Router();
+  const instruments = createInstruments(storage);
+  router.use(instrumentRoutes(instruments));
+  const gate = createGate();
+  const hub = createHub();
+  // A stream never ends by itself, so nobody waits for it: it passes the gate for each look it takes.
+  router.use(liveRoutes({ storage, gate, hub, instruments }));
+  router.use('/api', gate.pass, hub.watch);
+  router.use(
+    backupRoutes(storage, gate, copy),
+    shelfRoutes(storage),
+    colorwayRoutes(storage),
+    batchRoutes(storage),
+    documentRoutes(storage),
+    findRoutes(storage),
+  );
+  return router;
+}
