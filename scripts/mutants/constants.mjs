@@ -32,7 +32,6 @@ mkdirSync(cache, { recursive: true });
 const end = Date.now() + 60_000 * Number(values.minutes);
 /** @type {Map<string, number>} how long each test file takes, s */
 const seconds = new Map();
-for (const folder of positionals.length > 0 ? positionals : FOLDERS) await tryFolder(folder);
 
 /** @param {string} folder */
 async function tryFolder(folder) {
@@ -181,3 +180,5 @@ function sampleOf(all, size) {
     .toSorted((a, b) => a.i - b.i)
     .map(({ one }) => one);
 }
+
+for (const folder of positionals.length > 0 ? positionals : FOLDERS) await tryFolder(folder);

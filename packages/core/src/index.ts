@@ -99,6 +99,7 @@ export * from './record/cardGoods';
 export * from './record/clock';
 export * from './record/clockOffset';
 export * from './record/doubts';
+export * from './record/due';
 export * from './record/dyeTotals';
 export * from './record/event';
 export * from './record/foldRecord';

@@ -14,6 +14,8 @@ export interface LineState {
   line: CardAct;
   status: 'waiting' | 'running' | 'done';
   begunAt: string | null;
+  /** The event that started its clock. */
+  begunBy: string | null;
   doneAt: string | null;
   /** The events that say it was done, the first one first; more than one where two devices did. All are struck if it was a slip. */
   done: EventOf<'act'>[];
@@ -74,11 +76,13 @@ export function recordState(batch: BegunBatch, events: readonly Event[], dyes: r
 
 function lineState(line: CardAct, events: readonly (EventOf<'act'> | EventOf<'begun'>)[]): LineState {
   const done = events.filter((event) => event.kind === 'act');
-  const begunAt = events.find(({ kind }) => kind === 'begun')?.at ?? null;
+  const begun = events.find(({ kind }) => kind === 'begun');
+  const begunAt = begun?.at ?? null;
   return {
     line,
     status: done.length > 0 ? 'done' : begunAt === null ? 'waiting' : 'running',
     begunAt,
+    begunBy: begun?.id ?? null,
     doneAt: done[0]?.at ?? null,
     done,
     poured: pouredBy(done),

@@ -3,6 +3,7 @@ import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';
 import { lineAsked } from '../record/answers';
 import { entryAsked } from '../record/doubts';
+import { begunAsked } from '../record/due';
 import { cardAct, PLAIN_LINE, type CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
@@ -55,6 +56,7 @@ function answerWords(
   const counts = entryAsked(question, answer);
   const entry = events.find(({ id }) => id === counts);
   if (entry) return `It counts: ${eventWords(entry, reading, events)}`;
+  if (begunAsked(question) !== null) return 'Heard that it was due';
   return question === SOURCE_QUESTION
     ? 'The bath that was taken over keeps its figures'
     : `Answered: ${answer}`;

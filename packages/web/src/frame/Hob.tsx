@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
@@ -6,11 +7,27 @@ import { kindWord, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { usePot } from '../batch/usePot';
+import { Ring } from './Ring';
+import { RingNote } from './RingNote';
+import { readyToRing } from './bell';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
 export function Hob() {
   const running = useRunning().data ?? [];
+  useEffect(readyToRing, []);
   if (running.length === 0) return null;
+  return (
+    <>
+      {running.some(({ events }) => events.some(({ kind }) => kind === 'begun')) && <RingNote />}
+      {running.map((batch) => (
+        <Ring key={batch.id} batch={batch} />
+      ))}
+      <Strip running={running} />
+    </>
+  );
+}
+
+function Strip({ running }: { running: readonly BatchResponse[] }) {
   return (
     <Box
       component="section"

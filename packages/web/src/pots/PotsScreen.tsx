@@ -7,10 +7,12 @@ import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState 
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
+import { useAwake } from '../batch/useAwake';
 import { usePot } from '../batch/usePot';
 
 /** The wet side: every pot with what it is at, since when, and what comes next. */
 export function PotsScreen() {
+  useAwake();
   const running = useRunning();
   if (!running.data) return <Waiting error={running.error} />;
   return (

@@ -22,6 +22,7 @@ import { AlsoDone } from './AlsoDone';
 import { NameBatch } from './NameBatch';
 import { OpenSteps } from './OpenSteps';
 import { potView } from '../batch/potView';
+import { useAwake } from '../batch/useAwake';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
 import { Doubts } from '../batch/Doubts';
@@ -34,6 +35,7 @@ export function PourCardScreen() {
 }
 
 function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
+  useAwake();
   const now = useNow(5);
   const { state, level, reading } = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch);
