@@ -110,6 +110,7 @@ test('a page that does not trust the studio says what does not work, and its ent
   await page.getByLabel('Your name').fill('Odile');
   await page.getByLabel('Passphrase', { exact: true }).fill(passphrase());
   await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('link', { name: 'Pots' }).click();
   await expect(page.getByText(/This device does not trust the studio yet/)).toBeVisible();
   await page.goto(`${lanUrl()}/pots/b15-angelus`);
   await page.getByRole('button', { name: 'Poured', exact: true }).click();

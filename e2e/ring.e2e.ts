@@ -69,7 +69,6 @@ test('every open device rings when a wait is over, until somebody says on one of
   for (const page of pages) {
     await expect(page.getByRole('alert').filter({ hasText: 'Due now. Angelus' })).toBeVisible();
     await expect(page).toHaveTitle('● Due now');
-    await expect(page.getByText(/One that is locked cannot/)).toBeVisible();
     await expect.poll(() => sounds(page)).toBeGreaterThanOrEqual(4);
   }
   await other.getByRole('button', { name: 'I hear it' }).click();
@@ -82,7 +81,9 @@ test('every open device rings when a wait is over, until somebody says on one of
   expect(await sounds(one)).toBe(quiet);
   // It is due all the same until it is ended.
   await expect(one.getByRole('region', { name: 'On the hob' }).getByText(/Due now: /)).toHaveCount(2);
-  // How it rings is said once on each device.
+  // How it rings is said once on each device, where a clock runs.
+  await one.goto(`${application.url}/pots/b15-angelus`);
+  await expect(one.getByText(/One that is locked cannot/)).toBeVisible();
   await one.getByRole('button', { name: 'I have read it' }).click();
   await one.reload();
   await expect(one.getByRole('region', { name: 'On the hob' })).toBeVisible();

@@ -5,7 +5,6 @@ import { Waiting } from '../parts/Waiting';
 import { useRunning } from '../studio/queries';
 import { useAccess } from '../studio/access';
 import { Guard } from './Guard';
-import { NotTrusted } from './NotTrusted';
 import { Places } from './Places';
 import { Unsent } from './Unsent';
 
@@ -52,7 +51,6 @@ export function Frame() {
           </Guard>
         </Box>
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
-          <NotTrusted />
           <Unsent />
           <Guard instead={null}>
             {wet && (

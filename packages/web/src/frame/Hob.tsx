@@ -8,7 +8,6 @@ import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { usePot } from '../batch/usePot';
 import { Ring } from './Ring';
-import { RingNote } from './RingNote';
 import { readyToRing } from './bell';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
@@ -18,7 +17,6 @@ export function Hob() {
   if (running.length === 0) return null;
   return (
     <>
-      {running.some(({ events }) => events.some(({ kind }) => kind === 'begun')) && <RingNote />}
       {running.map((batch) => (
         <Ring key={batch.id} batch={batch} />
       ))}

@@ -7,7 +7,7 @@ import { dueOf, heard, kindWord, type BatchResponse, type Due } from '@ythrion/c
 import { usePot } from '../batch/usePot';
 import { useRecord } from '../batch/useRecord';
 import { useNow } from '../parts/useNow';
-import { showNote } from './notify';
+import { showNote } from '../pots/notify';
 import { ring } from './bell';
 
 /** Rings for a pot whose wait is over, on every screen, until somebody says on any device that they heard. */

@@ -12,6 +12,7 @@ export function readyToRing(): () => void {
     context ??= new AudioContext();
     void context.resume();
   };
+  if (navigator.userActivation?.hasBeenActive) ready();
   addEventListener('pointerdown', ready);
   addEventListener('keydown', ready);
   return () => {

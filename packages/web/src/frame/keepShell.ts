@@ -1,5 +1,5 @@
 import { say } from '../parts/say';
-import { setTrusted } from './trust';
+import { setTrusted } from '../studio/trust';
 
 /**
  * Has the browser keep the screens, so that they open though the server is away: once there is nothing else to do, and

@@ -7,6 +7,7 @@ import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState 
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
+import { NotTrusted } from './NotTrusted';
 import { useAwake } from '../batch/useAwake';
 import { usePot } from '../batch/usePot';
 
@@ -25,6 +26,7 @@ export function PotsScreen() {
           Start without a plan
         </Button>
       </Box>
+      <NotTrusted />
       {running.data.length === 0 && (
         <Box sx={{ px: 2 }}>
           <Typography sx={{ mb: 2 }}>Nothing is wet. Choose a colorway and begin a batch.</Typography>

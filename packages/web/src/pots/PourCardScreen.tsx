@@ -26,6 +26,7 @@ import { useAwake } from '../batch/useAwake';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
 import { Doubts } from '../batch/Doubts';
+import { RingNote } from './RingNote';
 import { StepLine } from './StepLine';
 import { useRecord } from '../batch/useRecord';
 
@@ -73,6 +74,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           Record
         </Button>
       </Box>
+      {state.lines.some(({ status }) => status === 'running') && <RingNote />}
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         {state.lines.map((line) => (

@@ -50,12 +50,7 @@ function LetIn({ lan }: { lan: { trustUrl: string; url: string } }) {
         sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', alignItems: 'end', maxWidth: 480 }}
       >
         <TextLine label="Who uses it" value={person} onChange={setPerson} maxLength={80} />
-        <Button
-          variant="outlined"
-          size="large"
-          disabled={person.trim() === '' || make.isPending}
-          onClick={letIn}
-        >
+        <Button variant="outlined" disabled={person.trim() === '' || make.isPending} onClick={letIn}>
           Let a device in
         </Button>
       </Box>

@@ -4,20 +4,19 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useStoredState } from '../parts/useStoredState';
 import { useAccess } from '../studio/access';
-import { trust } from './trust';
+import { trust } from '../studio/trust';
 
 /** On a device that does not trust the studio: what does not work there, said once. */
 export function NotTrusted() {
   const trusted = useSyncExternalStore(trust.subscribe, trust.now);
   const access = useAccess();
   const [read, setRead] = useStoredState('not-trusted-read', false);
-  if (trusted !== false || read || !access?.lan) return null;
+  if (trusted !== false || read || !access?.lan || access.open) return null;
   return (
     <Box
       role="status"
       sx={{
-        bgcolor: 'background.default',
-        borderTop: 1,
+        border: 1,
         borderColor: 'divider',
         px: 2,
         py: 0.5,

@@ -14,8 +14,7 @@ export function RingNote() {
     <Box
       role="status"
       sx={{
-        bgcolor: 'background.default',
-        borderTop: 1,
+        border: 1,
         borderColor: 'divider',
         px: 2,
         py: 0.5,
@@ -26,8 +25,8 @@ export function RingNote() {
       }}
     >
       <Typography variant="body2" sx={{ flex: '1 1 260px' }}>
-        Every device on which Ythrion is open rings when this is due. One that is locked cannot: leave a
-        screen on.
+        Every device on which Ythrion is open, and was touched once, rings when this is due. One that is
+        locked cannot: leave a screen on.
       </Typography>
       {permission === 'default' && (
         <Button size="small" onClick={() => void askForNotes().then(() => setPermission(notePermission()))}>
