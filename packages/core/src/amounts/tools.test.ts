@@ -115,6 +115,25 @@ describe('a pour too small to read', () => {
       ),
     );
   });
+  // One part in five of 0.3 mL a dose: so many doses need 1.5 mL each, and the next usual volume holds them.
+  test.each([
+    [10, 15, 25],
+    [20, 30, 50],
+    [40, 60, 100],
+    [90, 135, 200],
+    [150, 225, 250],
+    [250, 375, 500],
+    [500, 750, 1000],
+  ])('%d doses need %d mL of it, and are made up to %d mL', (doses, needed, made) => {
+    const fine = tool('fine syringe', 'syringe', 1, 0.01);
+    const flasks = [25, 50, 100, 200, 250, 500, 1000].map((ml) =>
+      tool(`${ml} mL flask`, 'cylinder', ml, ml / 100),
+    );
+    const plan = dilutionPlan(0.3, 1, [fine, ...flasks], doses)!;
+    expect([plan.ratio, doses * 0.3 * plan.ratio]).toEqual([5, expect.closeTo(needed, 9)]);
+    expect(plan.makeUp.reading).toBeCloseTo(made, 9);
+    expect(plan.take.reading).toBeCloseTo(made / 5, 9);
+  });
   test('the rounding of the pour is part of its error', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.05, max: 5, noNaN: true }), (volume) => {
