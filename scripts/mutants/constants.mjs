@@ -2,7 +2,7 @@
 // still green has a number that nobody checks.
 //   npm run mutants -- constants [folder…] [--sample 300] [--minutes 60] [--shard 1/2] [--quick]
 // With --quick, tests that take longer than four seconds are left out: then at least so many are noticed.
-// What was tried is kept in .cache/mutants and is not tried again until its file or a test changes.
+// What was noticed is kept in .cache/mutants and is not tried again until its file changes.
 import { createHash } from 'node:crypto';
 import {
   appendFileSync,
@@ -18,6 +18,7 @@ import { parseArgs } from 'node:util';
 import { runCLI } from 'jest';
 import { FOLDERS, importsOf, ROOT, sourcesOf, testsOfCore } from './folders.mjs';
 import { literalsOf, movable } from './literals.mjs';
+import { sampleOf } from './sample.mjs';
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -53,10 +54,7 @@ async function tryFolder(folder) {
   writeFileSync(textsFile, JSON.stringify(texts));
   process.env.YTHRION_MOVABLE = textsFile;
   const tests = testsOfCore();
-  const state = createHash('sha256')
-    .update([...Object.values(texts), ...tests.map((file) => readFileSync(file, 'utf8'))].join('\n'))
-    .digest('hex')
-    .slice(0, 12);
+  const state = createHash('sha256').update(Object.values(texts).join('\n')).digest('hex').slice(0, 12);
   const kept = path.join(cache, `constants-${folder}.jsonl`);
   const results = new Map(
     existsSync(kept)
@@ -68,14 +66,13 @@ async function tryFolder(folder) {
           .map((result) => [result.id, result])
       : [],
   );
-  const met = await metBy(folder, state, tests);
+  const met = await metBy(folder, `${state}-${hashOf(tests)}`, tests);
   const sample = sampleOf(all, Number(values.sample));
   const [shard = 1, shards = 1] = values.shard.split('/').map(Number);
   let late = false;
   for (const literal of sample.filter((_, i) => i % shards === shard - 1)) {
-    const known = results.get(literal.id);
-    // What only the slow tests may notice is tried again with them.
-    if (known && (known.killed || known.quick === false || values.quick)) continue;
+    // What nobody noticed is tried again: a test may have come since.
+    if (results.get(literal.id)?.killed) continue;
     if (Date.now() > end) {
       late = true;
       break;
@@ -112,6 +109,13 @@ async function tryFolder(folder) {
   );
   for (const { where, number } of survived) console.log(`  not noticed: ${where}  ${number}`);
 }
+
+/** @param {string[]} files */
+const hashOf = (files) =>
+  createHash('sha256')
+    .update(files.map((file) => readFileSync(file, 'utf8')).join('\n'))
+    .digest('hex')
+    .slice(0, 12);
 
 /** @param {number} part @param {number} whole */
 const percent = (part, whole) => (whole === 0 ? '–' : `${((100 * part) / whole).toFixed(0)} %`);
@@ -175,19 +179,6 @@ async function green(tests, first) {
   for (const { testFilePath, perfStats } of results.testResults)
     if (first) seconds.set(testFilePath, perfStats.runtime / 1000);
   return results.success;
-}
-
-/** A seeded sample, in the order of the files. @template T @param {T[]} all @param {number} size */
-function sampleOf(all, size) {
-  if (all.length <= size) return all;
-  let seed = 20_261_126;
-  const random = () => (seed = (seed * 48_271) % 2_147_483_647) / 2_147_483_647;
-  const keyed = all.map((one, i) => ({ one, i, by: random() }));
-  return keyed
-    .toSorted((a, b) => a.by - b.by)
-    .slice(0, size)
-    .toSorted((a, b) => a.i - b.i)
-    .map(({ one }) => one);
 }
 
 for (const folder of positionals.length > 0 ? positionals : FOLDERS) await tryFolder(folder);

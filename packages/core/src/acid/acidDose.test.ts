@@ -78,6 +78,7 @@ test('a liquid is poured, crystals are weighed', () => {
 
 test.each([
   [() => acidAmounts('vinegar', 0, 'gPerL', 1, 6, 200), 'acid.strengthPercent'],
+  [() => acidAmounts('citric', 101, 'gPerL', 1, 6, 200), 'acid.strengthPercent'],
   [() => acidAmounts('vinegar', 5, 'gPerL', 1, 0, 200), 'water'],
   [() => acidAmounts('vinegar', 5, 'gPerL', 1, 6, 0), 'goods'],
 ])('an impossible bath is refused (%#)', (work, field) =>

@@ -1,4 +1,10 @@
-import { SET_METHOD_NAMES, setMethodFacts } from './setMethods';
+import {
+  HANDLING_C,
+  SET_METHOD_NAMES,
+  setMethodFacts,
+  USUAL_RISE_C_PER_MIN,
+  type SetMethod,
+} from './setMethods';
 import { setWindow } from './setWindow';
 
 describe('usual settings (common practice, no source)', () => {
@@ -10,6 +16,22 @@ describe('usual settings (common practice, no source)', () => {
     expect(setMethodFacts('simmer').usualMinutes).toBeLessThanOrEqual(30);
     expect(setMethodFacts('warm rest').usualC).toBe(30);
   });
+  // What each can hold, °C; usual °C, minutes, minutes of cooling in place, minutes until it is hot.
+  test.each<[SetMethod, [number, number], number[]]>([
+    ['simmer', [60, 100], [88, 25, 120]],
+    ['steam', [80, 100], [98, 25, 60, 15]],
+    ['oven', [80, 110], [93, 30, 90, 20]],
+    // Four minutes a side.
+    ['microwave', [80, 100], [95, 2 * 4, 45, 0]],
+    // Overnight.
+    ['warm rest', [25, 60], [30, 12 * 60, 0, 0]],
+  ])('%s', (name, range, [usualC, usualMinutes, usualCoolMinutes, riseMinutes]) => {
+    const facts = setMethodFacts(name);
+    expect(facts).toMatchObject({ range, usualC, usualMinutes, usualCoolMinutes });
+    expect(facts.riseMinutes).toBe(riseMinutes);
+  });
+  test('goods are handled below 40 °C, and a pot rises by 1.5 °C a minute', () =>
+    expect([HANDLING_C, USUAL_RISE_C_PER_MIN]).toEqual([40, 1.5]));
   test('every method’s usual temperature lies in its own range', () => {
     for (const name of SET_METHOD_NAMES) {
       const { range, usualC } = setMethodFacts(name);

@@ -76,6 +76,10 @@ describe('the center of a bundle', () => {
     expect(centerLag(0.5)).toBeCloseTo(1.602 * Math.exp(-5.783 * 0.5), 3);
     expect(centerLag(0)).toBe(1);
   });
+  test('4 cm from 20 to 90 °C in steam of 100: 21 min', () => {
+    // An eighth of the way is left: Fo = ln(1.602 × 8) / 5.783 = 0.4411, × (0.02 m)² ÷ 1.4e-7 m²/s = 1260 s.
+    expect(centerHotMinutes(4, 20, 90, 100)).toBeCloseTo(21, 1);
+  });
   test('twice as thick takes four times as long', () => {
     const thin = centerHotMinutes(4, 20, 90, 100);
     expect(centerHotMinutes(8, 20, 90, 100) / thin).toBeCloseTo(4, 6);

@@ -1,0 +1,72 @@
+import { correctPh } from './correctPh';
+import { bathPh } from './bathPh';
+import { activityCoefficient } from './davies';
+import { acidGramsForPh, alkalinityMolar, expectedPh, molarAcids, phBeforeGoods } from './expectedPh';
+import { phCurve } from './phCurve';
+import { topUpAcid } from './topUp';
+
+const HARD = { alkalinityMgPerL: 100, countFiberUptake: false };
+const SOFT = { alkalinityMgPerL: 0, countFiberUptake: false };
+
+test('water of 100 mg/L as calcium carbonate holds 2.00 meq/L of base', () => {
+  // Two equivalents in 100.09 g of CaCO3 (CRC molar mass): 50.04 mg a milliequivalent.
+  expect(1000 * alkalinityMolar(100)).toBeCloseTo(2 * (100 / 100.09), 3);
+});
+
+test('fresh from the tap it stands where its carbonate says: pH 7.5 less what the ions do', () => {
+  // [HCO3−] / [CO2] = 10^(7.5 − 6.352) by the carbonate it is given; two γ of an ion lower K1.
+  const gamma = activityCoefficient(1, alkalinityMolar(100));
+  expect(phBeforeGoods([], 1, HARD).value).toBeCloseTo(7.5 + Math.log10(gamma), 1);
+  expect(phBeforeGoods([], 1, HARD).value).toBeCloseTo(7.467, 3);
+});
+
+test('1 g/L of acetic acid in pure water: pH 3.27; 2 meq/L of base in the water lift it to 3.90', () => {
+  const acids = [{ material: 'vinegar' as const, pureGrams: 6 }];
+  expect(molarAcids(acids, 6)[0]?.molar).toBeCloseTo(1 / 60.052, 6);
+  // γ = 0.9738 at 0.00054 mol/L; x² + (Ka/γ²) x − (Ka/γ²) C = 0 with C = 0.016652 gives 5.459e-4, pH −log(γ x).
+  expect(expectedPh(acids, 6, 0, SOFT).value).toBeCloseTo(3.2745, 3);
+  // γ = 0.9506 at 0.0021 mol/L; (0.001998 + h) h = (Ka/γ²) (0.016652 − 0.001998 − h) gives 1.323e-4.
+  expect(expectedPh(acids, 6, 0, HARD).value).toBeCloseTo(3.9, 2);
+});
+
+test('what fiber took along is said in meq, what is next to nothing is not', () => {
+  const said = (takenMeq: number): string => expectedPh([], 6, 0, SOFT, takenMeq).because;
+  expect(said(9.5)).toMatch(/less 9.50 meq of acid that fiber took along/);
+  expect(said(-9.5)).toMatch(/with 9.50 meq of acid that fiber brought/);
+  expect(said(0.0055)).toMatch(/0.00550 meq/);
+  expect(said(0.0049)).not.toMatch(/meq of acid/);
+});
+
+test('acid for a pH, in grams, gives that pH when it is put in', () => {
+  const wished = { ...expectedPh([], 6, 0, HARD), value: 4.5 };
+  const grams = acidGramsForPh('citric', wished, 6, 0, HARD).value;
+  expect(expectedPh([{ material: 'citric', pureGrams: grams }], 6, 0, HARD).value).toBeCloseTo(4.5, 4);
+});
+
+test('a measured pH that is too high: the acid that is missing brings it there, by the balance the measurement tells', () => {
+  const acids = [{ material: 'vinegar' as const, pureGrams: 6 }];
+  const { add, after } = correctPh(5, 4.5, acids, 6, 'vinegar', 5);
+  expect(after.value).toBeCloseTo(4.5, 4);
+  // By hand: γ 0.90. At 5 two thirds of the acid (0.6610 of 0.016652 mol/L) stand as acetate, so the base is 0.010995.
+  // At 4.5 only 0.3817 do: 0.028898 mol/L are needed, 0.012246 more, 4.4125 g in 6 L, 88.25 mL of 5 %.
+  expect(add.value).toBeCloseTo(88.25, 0);
+  expect(correctPh(4, 4.5, acids, 6, 'vinegar', 5).add.value).toBe(0);
+  expect(add.because).toMatch(/^pH 5.00 measured means 1\d\.\d meq\/L taken up/);
+});
+
+test('top-up: half a liter keeps 1 g/L with 10 mL of 5 % and 490 mL of water, or with 0.5 g of crystals', () => {
+  expect(topUpAcid(1, 500, 5, 'mL')).toEqual({ amount: 10, waterMl: 490 });
+  expect(topUpAcid(1, 500, 100, 'g')).toEqual({ amount: 0.5, waterMl: 500 });
+});
+
+test('the curve goes from no acid to twice the dose, today’s in its middle, and falls', () => {
+  const points = phCurve('vinegar', 5, 120, [], 6, 0, HARD);
+  expect([points[0]?.amount, points[16]?.amount, points[32]?.amount, points.length]).toEqual([
+    0, 120, 240, 33,
+  ]);
+  expect(points[16]?.pH).toBeCloseTo(
+    expectedPh([{ material: 'vinegar', pureGrams: 6 }], 6, 0, HARD).value,
+    9,
+  );
+  expect(points.every(({ pH }, i) => i === 0 || pH < (points[i - 1]?.pH ?? 15))).toBe(true);
+});
