@@ -2,11 +2,12 @@ import { depth, SHELF } from '../../test/examples';
 import { kindsOf } from '../../test/plans';
 import { METHOD_KINDS, methodFacts, sectionsOf, type MethodKind } from '.';
 import { planFormulation } from '../plan/plan';
+import type { Plan } from '../plan/planTypes';
 import { formulate } from '../recipe/materials';
 import { recipeSchema } from '../recipe/recipe';
 
 /** Two skeins, one dye line for each place, vinegar at the start, set in steam. */
-function kindsOfWay(kind: MethodKind): string {
+function planOfWay(kind: MethodKind): Plan {
   const { usual, dry, hot } = methodFacts(kind);
   const places = sectionsOf(usual).map(({ id }) => id);
   const recipe = recipeSchema.parse({
@@ -26,8 +27,10 @@ function kindsOfWay(kind: MethodKind): string {
     ],
     set: { method: 'steam', temperatureC: 98, minutes: 25, coolMinutes: 60 },
   });
-  return kindsOf(planFormulation(formulate(kind, recipe, SHELF))).join(' ');
+  return planFormulation(formulate(kind, recipe, SHELF));
 }
+
+const kindsOfWay = (kind: MethodKind): string => kindsOf(planOfWay(kind)).join(' ');
 
 const SOAK = 'run place stand lift';
 const SET = 'lift handle place heat hold cool rinse wring dry';
@@ -68,4 +71,63 @@ test.each(METHOD_KINDS)('what is usual for %s is what its own settings take', (k
   const { usual, schema } = methodFacts(kind);
   expect(schema.parse(usual)).toEqual(usual);
   expect(usual.kind).toBe(kind);
+});
+
+/** Minutes of the dyer's hands between soak and set, line by line (common practice, no source). */
+const HANDS: Record<MethodKind, string> = {
+  // Run 3, pour 2 each, lift in 5, light the ring 3, come back to a hold 3.
+  immersion: 'run 3 put 2 put 2 place 5 heat 3 hold 3',
+  // Turning the goods in the pan is two minutes more of its hold.
+  'low immersion': 'place 5 run 3 put 2 put 2 heat 3 hold 5',
+  'cool bath': 'run 3 put 2 put 2 place 5 stand 1',
+  glaze: 'run 3 put 2 put 2 place 5 stand 1',
+  // Each dose 2, in again 2, a look 2; tying again 6.
+  repeated:
+    'run 3 put 2 heat 3 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2',
+  dip: 'run 3 put 2 put 2 place 5 heat 3 hold 2 hold 2 hold 2 hold 2',
+  // Painting a section 8.
+  painting: 'run 3 put 2 put 2 move 8 put 2 move 8',
+  // Powder is weighed: 5.
+  sprinkle: 'run 3 put 2 place 5 put 2 put 5 stand 1 heat 3 hold 3',
+  ice: 'place 5 put 2 put 5 put 5 stand 1',
+  // Three layers, 5 each.
+  'painted stack': 'run 3 put 2 put 2 move 15',
+  'blank painting': 'run 3 put 2 put 2 move 8 put 2 move 8 put 2 move 8',
+  'own way': 'run 3 put 2 place 5 put 2 heat 3 hold 2',
+};
+
+test.each(METHOD_KINDS)('the hands that %s takes', (kind) => {
+  const lines = planOfWay(kind).lines.filter(({ hands, act }) => hands > 0 && act.pass === 'p1');
+  expect(
+    lines
+      .filter(({ id }) => id !== 'p1.stand.soak')
+      .map(({ act, hands }) => `${act.kind} ${hands}`)
+      .join(' '),
+  ).toBe(HANDS[kind]);
+});
+
+/** What stands there when a way is chosen (common practice, no source). */
+const USUAL: Partial<Record<MethodKind, object>> = {
+  'cool bath': { minutes: 12 * 60, temperatureC: 20 },
+  glaze: { minutes: 30 },
+  repeated: { repeats: 4, minutes: 8 },
+  dip: { sharePercent: 60, steps: 4, minutes: 20 },
+  sprinkle: { citricPerGram: 10, coverPercent: 30, settleMinutes: 5 },
+  ice: { iceGrams: 1500, meltMinutes: 8 * 60 },
+  'painted stack': { layers: 3, drainPercent: 20, pickUpMlPerG: 1.2 },
+  // A pan of half a meter by thirty, its wall a hand high, filled four fingers deep.
+  'low immersion': { pan: { shape: 'rectangular', lengthCm: 50, widthCm: 30 }, wallCm: 10, depthCm: 4 },
+};
+
+test.each(Object.entries(USUAL))('what is usual for %s', (kind, usual) =>
+  expect(methodFacts(kind as MethodKind).usual).toMatchObject(usual),
+);
+
+test('sections of a ring are halves, of a blank thirds', () => {
+  const shares = (kind: MethodKind): number[] =>
+    sectionsOf(methodFacts(kind).usual).map(({ sharePercent }) => sharePercent);
+  expect([shares('painting'), shares('blank painting')]).toEqual([
+    [50, 50],
+    [34, 33, 33],
+  ]);
 });

@@ -179,3 +179,71 @@ describe('a planned act done', () => {
     expect(doneAct(all, { amount: 5 })).toEqual(all);
   });
 });
+
+/** The largest and smallest that an act may say, and a step beyond. */
+describe('limits of a record', () => {
+  const place = (more: object) => ({
+    ...{ kind: 'place', ...common, goods: [], vessel: 'pot', reach: null, lies: null, wet: true },
+    ...more,
+  });
+  const bring = (thing: object) => ({ kind: 'bring', ...common, thing });
+  const goods = (more: object) =>
+    bring({
+      ...{ kind: 'goods', name: 'Wool', baseId: 'wool', form: 'skein', count: 1, grams: 100 },
+      ...{ dyeableShare: 1, catchUp: false, from: null, ...more },
+    });
+  const liquid = (more: object) =>
+    bring({
+      ...{ kind: 'liquid', vessel: 'pot', ml: 1000, celsius: 20, acids: [], dyes: [] },
+      ...{ from: { batch: 'b1', event: 'e1' }, ...more },
+    });
+  const look = (more: object) => ({
+    ...{ kind: 'look', ...common, of: 'bath', vessel: null, answer: 'clear', reading: null },
+    ...more,
+  });
+  const reading = (ph: number, celsius: number) => look({ reading: { ph, celsius, levelMl: null } });
+  const acids = (count: number) => Array.from({ length: count }, () => ({ acid: 'acetic', pureGrams: 1 }));
+  const dyes = (count: number) =>
+    Array.from({ length: count }, () => ({ dyeId: 'blue', standardGrams: 1, act: 'a' }));
+  test.each<[string, object, object]>([
+    [
+      'twists',
+      place({ lies: { kind: 'twisted', count: 1000 } }),
+      place({ lies: { kind: 'twisted', count: 1001 } }),
+    ],
+    ['lines of goods', place({ goods: Array(24).fill('g1') }), place({ goods: Array(25).fill('g1') })],
+    ['pieces', goods({ count: 1e6 }), goods({ count: 1e6 + 1 })],
+    ['grams', goods({ grams: 1e10 }), goods({ grams: 1.01e10 })],
+    ['a form', goods({ form: 'x'.repeat(40) }), goods({ form: 'x'.repeat(41) })],
+    ['acids', liquid({ acids: acids(12) }), liquid({ acids: acids(13) })],
+    [
+      'name of an acid',
+      liquid({ acids: [{ acid: 'x'.repeat(40), pureGrams: 1 }] }),
+      liquid({ acids: [{ acid: 'x'.repeat(41), pureGrams: 1 }] }),
+    ],
+    ['dyes', liquid({ dyes: dyes(200) }), liquid({ dyes: dyes(201) })],
+    ['an answer', look({ answer: 'x'.repeat(200) }), look({ answer: 'x'.repeat(201) })],
+    ['pH', reading(14, 20), reading(14.1, 20)],
+    ['heat', reading(7, 300), reading(7, 301)],
+    ['cold', reading(7, -50), reading(7, -51)],
+    [
+      'strength',
+      { ...put, material: { ...dye, strengthPercent: 100 } },
+      { ...put, material: { ...dye, strengthPercent: 101 } },
+    ],
+    [
+      'lot strength',
+      { ...put, material: { ...dye, lotStrength: 5 } },
+      { ...put, material: { ...dye, lotStrength: 5.1 } },
+    ],
+  ])('%s', (_, most, beyond) => {
+    expect(actSchema.safeParse(most).error?.issues).toBeUndefined();
+    expect(actSchema.safeParse(beyond).success).toBe(false);
+  });
+  test('a name of a vessel', () => {
+    const vessel = (name: string) =>
+      bring({ kind: 'vessel', vessel: 'pot', role: 'pot', name, shelfId: null, capacityMl: null });
+    expect(actSchema.safeParse(vessel('x'.repeat(80))).success).toBe(true);
+    expect(actSchema.safeParse(vessel('x'.repeat(81))).success).toBe(false);
+  });
+});
