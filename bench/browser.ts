@@ -7,6 +7,7 @@ import { chromium, type Page } from '@playwright/test';
 import type { Colorway } from '@ythrion/core';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import type { Measure } from './bench';
+import { tapTimes } from './tap';
 
 const FRAME_MS = 1000 / 60;
 const KEYSTROKES = 60;
@@ -41,6 +42,7 @@ export async function browserTimes(root: string): Promise<Measure[]> {
       })),
       ...(await typing(page, `${url}/colorways/green-bronze`, 'Depth', 'one pass')),
       ...(await typing(page, `${url}/colorways/twelve`, 'Each, dry', 'twelve passes')),
+      ...(await tapTimes(browser, url)),
     ];
   } finally {
     await browser.close();

@@ -18,6 +18,7 @@ import { parseArgs } from 'node:util';
 import { runCLI } from 'jest';
 import { FOLDERS, importsOf, ROOT, sourcesOf, testsOfCore } from './folders.mjs';
 import { literalsOf, movable } from './literals.mjs';
+import { LOOKED_AT } from './lookedAt.mjs';
 import { sampleOf } from './sample.mjs';
 
 const { values, positionals } = parseArgs({
@@ -103,9 +104,16 @@ async function tryFolder(folder) {
   process.env.YTHRION_MOVED = '-1';
   rmSync(textsFile, { force: true });
   const tried = sample.flatMap(({ id }) => results.get(id) ?? []);
-  const survived = tried.filter(({ killed }) => !killed);
+  const isLookedAt = (/** @type {{ where: string }} */ { where }) => {
+    const [file = '', line] = where.split(':');
+    const text = readFileSync(path.join(ROOT, file), 'utf8').split('\n')[Number(line) - 1] ?? '';
+    return LOOKED_AT.some((one) => file.endsWith(one.file) && one.line.test(text));
+  };
+  const unnoticed = tried.filter(({ killed }) => !killed);
+  const survived = unnoticed.filter((one) => !isLookedAt(one));
+  const same = unnoticed.length - survived.length;
   console.log(
-    `${folder}: ${tried.length - survived.length} of ${tried.length} moved numbers noticed (${percent(tried.length - survived.length, tried.length)}), of ${all.length} there are${sample.length < all.length ? `, a seeded sample of ${sample.length}` : ''}${late ? '; time ran out' : ''}`,
+    `${folder}: ${tried.length - unnoticed.length} of ${tried.length - same} moved numbers noticed (${percent(tried.length - unnoticed.length, tried.length - same)}), of ${all.length} there are; ${same} change nothing that anybody sees${sample.length < all.length ? `, a seeded sample of ${sample.length}` : ''}${late ? '; time ran out' : ''}`,
   );
   for (const { where, number } of survived) console.log(`  not noticed: ${where}  ${number}`);
 }

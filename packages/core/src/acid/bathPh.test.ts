@@ -132,7 +132,16 @@ describe('the bath', () => {
     expect(bathPh({ acids: [], strongBase: -0.1 })).toBeCloseTo(1.107, 2);
     expect(bathPh({ acids: [{ name: 'citric', molar: 2 }], strongBase: 5.9 })).toBeGreaterThan(5);
   });
+  test('a base of 0.05 mol/L open to the air: half of it stands as carbonate, which counts twice', () => {
+    // Ideal: 6.35e-12 / h + 2 × 2.977e-22 / h² = 0.05, a quadratic in 1 / h: 5.270e9, pH 9.722.
+    expect(bathPh({ acids: [], strongBase: 0.05, airCo2: AIR_CO2_MOLAR, activities: false })).toBeCloseTo(
+      9.722,
+      2,
+    );
+  });
   test('impossible contents are refused', () => {
+    expect(() => bathPh({ acids: [{ name: 'acetic', molar: 51 }], strongBase: 0 })).toThrow(FieldError);
+    expect(() => bathPh({ acids: [{ name: 'acetic', molar: 49 }], strongBase: 0 })).not.toThrow();
     expect(() => bathPh({ acids: [{ name: 'acetic', molar: -1 }], strongBase: 0 })).toThrow(FieldError);
     expect(() => bathPh({ acids: [], strongBase: Number.NaN })).toThrow(FieldError);
   });

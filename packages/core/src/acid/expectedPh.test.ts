@@ -1,5 +1,4 @@
 import { correctPh } from './correctPh';
-import { bathPh } from './bathPh';
 import { activityCoefficient } from './davies';
 import { acidGramsForPh, alkalinityMolar, expectedPh, molarAcids, phBeforeGoods } from './expectedPh';
 import { phCurve } from './phCurve';

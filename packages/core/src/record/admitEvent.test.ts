@@ -107,6 +107,10 @@ describe('an amount that cannot be', () => {
     };
   };
   const water = (ml: number): MeasuredOut => ({ material: { kind: 'water' }, amount: ml, unit: 'mL' });
+  test('nothing at all is no amount', () => {
+    expect(amount(water(0))).toThrow('An amount must be more than zero.');
+    expect(amount(water(0.01))).not.toThrow();
+  });
   test('10 million liters are refused, 200 are not', () => {
     expect(amount(water(1e10))).toThrow(expect.objectContaining({ field: 'act.ml' }));
     expect(amount(water(200_001))).toThrow(/200/);

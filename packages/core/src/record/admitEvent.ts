@@ -129,6 +129,7 @@ export function checkAmount(act: Act, written: string): void {
       throw new FieldError(field, 'Say how much went in, or in words what it was, such as “a splash”.');
     return;
   }
+  if (!(measured.amount > 0)) throw new FieldError(field, 'An amount must be more than zero.');
   const judged = judge(measured.amount, quantityFor(measured.material, measured.unit));
   if (judged.ok) return;
   throw new FieldError(

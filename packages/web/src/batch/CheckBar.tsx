@@ -7,7 +7,7 @@ import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import { PhAdviceLine } from './PhAdviceLine';
 import { PhMeter } from './PhMeter';
-import type { useRecord } from './useRecord';
+import type { Recorder } from './useRecord';
 
 /** What the bath looks like now, one tap each, and a note in words. */
 export function CheckBar({
@@ -15,14 +15,14 @@ export function CheckBar({
   state,
   batch,
 }: {
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   state: RecordState;
   batch: Batch;
 }) {
   const [note, setNote] = useState('');
   const [ph, setPh] = useState<number>();
   const keepPh = async (): Promise<void> => {
-    if (ph === undefined || recorder.busy) return;
+    if (ph === undefined) return;
     const kept = await recorder.record(looked(state.pass, 'bath', formatAmount(ph, 'pH'), ph), 'pH kept.');
     if (kept) setPh(undefined);
   };
@@ -38,7 +38,6 @@ export function CheckBar({
           <Button
             key={reading}
             variant="outlined"
-            disabled={recorder.busy}
             sx={{ minWidth: 92 }}
             onClick={() => void recorder.record(looked(state.pass, 'bath', reading), `Bath ${reading}.`)}
           >
@@ -71,18 +70,14 @@ export function CheckBar({
           onEnter={() => void keepPh()}
         />
         <PhMeter batchId={batch.id} onTake={setPh} />
-        <Button variant="outlined" disabled={ph === undefined || recorder.busy} onClick={() => void keepPh()}>
+        <Button variant="outlined" disabled={ph === undefined} onClick={() => void keepPh()}>
           Keep the pH
         </Button>
       </Box>
       <PhAdviceLine batch={batch} />
       <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 1 }}>
         <TextLine label="Note" value={note} onChange={setNote} maxLength={4000} />
-        <Button
-          variant="outlined"
-          disabled={note.trim() === '' || recorder.busy}
-          onClick={() => void keepNote()}
-        >
+        <Button variant="outlined" disabled={note.trim() === ''} onClick={() => void keepNote()}>
           Keep
         </Button>
       </Box>

@@ -6,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { answered, lineDone, OUTCOMES, STANDINGS, type NewEvent, type OpenLine } from '@ythrion/core';
 import { WordToggle } from '../parts/WordToggle';
 import { TextLine } from '../parts/TextLine';
-import type { useRecord } from './useRecord';
+import type { Recorder } from './useRecord';
 
 /**
  * The verdict that closes a batch: how it came out, and whether it will be dyed again. With lines left unticked it stands
@@ -17,7 +17,7 @@ export function CloseBatch({
   batchId,
   rest,
 }: {
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   batchId: string;
   /** Lines that nobody ticked; none when all are. */
   rest: readonly OpenLine[];
@@ -86,12 +86,7 @@ export function CloseBatch({
         maxLength={4000}
         placeholder="a little deeper than the card, level"
       />
-      <Button
-        variant="contained"
-        size="large"
-        disabled={outcome === null || recorder.busy}
-        onClick={() => void close()}
-      >
+      <Button variant="contained" size="large" disabled={outcome === null} onClick={() => void close()}>
         Close the batch
       </Button>
     </Box>

@@ -2,18 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { doubtsOf, doubtWords, type Batch, type Reading } from '@ythrion/core';
-import type { useRecord } from './useRecord';
+import type { Recorder } from './useRecord';
 
 /** Entries of which only the dyer knows whether they are to count, one tap each; nothing where there are none. */
-export function Doubts({
-  batch,
-  reading,
-  recorder,
-}: {
-  batch: Batch;
-  reading: Reading;
-  recorder: ReturnType<typeof useRecord>;
-}) {
+export function Doubts({ batch, reading, recorder }: { batch: Batch; reading: Reading; recorder: Recorder }) {
   const doubts = doubtsOf(batch);
   if (doubts.length === 0) return null;
   return (
@@ -34,7 +26,6 @@ export function Doubts({
                   variant="outlined"
                   size="large"
                   aria-label={`${title}: ${word}`}
-                  disabled={recorder.busy}
                   onClick={() => void recorder.recordAll(events)}
                 >
                   {word}

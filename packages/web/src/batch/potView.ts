@@ -18,11 +18,19 @@ export interface PotView {
 
 /** Where a batch stands, and how full its pot is. @param dyes the dyes on the shelf, for what was added unplanned */
 export function potView(batch: Batch, dyes: readonly Dye[]): PotView {
-  const known = [...batch.formulation.dyes, ...dyes];
+  const known = dyesKnown(batch.formulation.dyes, dyes);
   const state = recordState(batch, batch.events, known);
   const planned = batch.card.passes[0]?.bathMl ?? 0;
   const capacity =
     vesselOfCard(batch.card)?.capacityMl ??
     Math.max(1, planned, planned === 0 ? state.bath.volumeMl : 0) * 1.5;
   return { state, reading: { batch, dyes: known }, level: state.bath.volumeMl / capacity };
+}
+
+/** The dyes that were put together last: what is computed with them is computed once. */
+let last: { own: readonly Dye[]; shelf: readonly Dye[]; known: readonly Dye[] } | null = null;
+
+function dyesKnown(own: readonly Dye[], shelf: readonly Dye[]): readonly Dye[] {
+  if (last?.own !== own || last.shelf !== shelf) last = { own, shelf, known: [...own, ...shelf] };
+  return last.known;
 }

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { ANSWERS, answered, titleOf, type Question, type Reading } from '@ythrion/core';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 /** Lines that nobody ticked and nobody has said anything of since: whether they were done, one tap each. */
 export function AskedLines({
@@ -12,7 +12,7 @@ export function AskedLines({
 }: {
   questions: readonly Question[];
   reading: Reading;
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
 }) {
   const open = questions.filter(({ answer }) => answer === null);
   if (open.length === 0) return null;
@@ -31,7 +31,6 @@ export function AskedLines({
               <Button
                 key={answer}
                 variant="outlined"
-                disabled={recorder.busy}
                 aria-label={`${titleOf(line, reading)}: ${answer}`}
                 onClick={() => void recorder.record(answered(line, answer), `Kept: ${answer}.`)}
               >

@@ -15,7 +15,7 @@ import {
   type Dye,
 } from '@ythrion/core';
 import { useBatch } from '../studio/queries';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 /** What a batch has of earlier ones: the bath it was begun in, and what its goods had on them. */
 export function CameFrom({
@@ -25,7 +25,7 @@ export function CameFrom({
 }: {
   batch: Batch;
   dyes: readonly Dye[];
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
 }) {
   const bath = bathOf(batch);
   const goods = earlierBatches(batch);
@@ -50,7 +50,7 @@ function Bath({
   batch: Batch;
   from: string;
   dyes: readonly Dye[];
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
 }) {
   const source = useBatch(from).data;
   const taken = useMemo(() => (source ? takenOver(batch, source) : null), [batch, source]);
@@ -66,7 +66,6 @@ function Bath({
       {taken.changed && !taken.kept && (
         <Button
           variant="outlined"
-          disabled={recorder.busy}
           onClick={() =>
             void recorder.record(
               { kind: 'answered', question: SOURCE_QUESTION, answer: 'kept' },

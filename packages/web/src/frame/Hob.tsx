@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { memo, useDeferredValue, useEffect } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
@@ -12,7 +12,8 @@ import { readyToRing } from './bell';
 
 /** One vessel for every pot in use, on every screen while anything is wet. */
 export function Hob() {
-  const running = useRunning().data ?? [];
+  // What was tapped on the card shows first, then here.
+  const running = useDeferredValue(useRunning().data) ?? NONE;
   useEffect(readyToRing, []);
   if (running.length === 0) return null;
   return (
@@ -25,7 +26,9 @@ export function Hob() {
   );
 }
 
-function Strip({ running }: { running: readonly BatchResponse[] }) {
+const NONE: readonly BatchResponse[] = [];
+
+const Strip = memo(function Strip({ running }: { running: readonly BatchResponse[] }) {
   return (
     <Box
       component="section"
@@ -44,9 +47,9 @@ function Strip({ running }: { running: readonly BatchResponse[] }) {
       ))}
     </Box>
   );
-}
+});
 
-function Pot({ batch }: { batch: BatchResponse }) {
+const Pot = memo(function Pot({ batch }: { batch: BatchResponse }) {
   const { state, level, clock } = usePot(batch);
   return (
     <ButtonBase
@@ -86,4 +89,4 @@ function Pot({ batch }: { batch: BatchResponse }) {
       </Box>
     </ButtonBase>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { memo, useEffect } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -11,11 +11,11 @@ import { showNote } from '../pots/notify';
 import { ring } from './bell';
 
 /** Rings for a pot whose wait is over, on every screen, until somebody says on any device that they heard. */
-export function Ring({ batch }: { batch: BatchResponse }) {
+export const Ring = memo(function Ring({ batch }: { batch: BatchResponse }) {
   const { state } = usePot(batch);
   const due = dueOf(batch, state, useNow(5));
   return due ? <Ringing key={due.begunBy} batch={batch} due={due} /> : null;
-}
+});
 
 function Ringing({ batch, due }: { batch: BatchResponse; due: Due }) {
   const recorder = useRecord(batch);
@@ -46,12 +46,7 @@ function Ringing({ batch, due }: { batch: BatchResponse; due: Due }) {
       <Typography sx={{ flex: '1 1 200px' }}>
         <strong>Due now.</strong> <Link to={`/pots/${batch.id}`}>{what}</Link>
       </Typography>
-      <Button
-        variant="contained"
-        size="large"
-        disabled={recorder.busy}
-        onClick={() => void recorder.record(heard(due))}
-      >
+      <Button variant="contained" size="large" onClick={() => void recorder.record(heard(due))}>
         I hear it
       </Button>
     </Box>

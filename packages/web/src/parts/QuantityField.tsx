@@ -85,7 +85,8 @@ export function QuantityField({
     if (event.key !== 'Enter') return;
     if (!onEnter) return goToNextAmount(event);
     event.preventDefault();
-    onEnter();
+    // A key that is held down enters once.
+    if (!event.repeat) onEnter();
   };
   const plain = isPlain(text, '');
   const readBack = read.ok && !plain ? `= ${formatAmount(read.value, kind.unit)}` : kind.unit;

@@ -17,13 +17,13 @@ import {
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 export interface AlsoAddedProps {
   batch: Batch;
   shelf: ShelfResponse;
   state: RecordState;
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   /** True where nothing is planned: the fields stand open, and what went in is told with the rest. */
   open?: boolean;
 }
@@ -37,7 +37,7 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
   const [asked, setOpen] = useState(false);
   const open = asked || always;
   const keep = async (): Promise<void> => {
-    if (!choice || !amount || recorder.busy) return;
+    if (!choice || !amount) return;
     const kept = await recorder.record(
       alsoAdded(
         batch,
@@ -69,11 +69,7 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
                 {event.written !== '' && ` (${event.written})`} of{' '}
                 {materialName(measured.material, [...shelf.dyes, ...batch.formulation.dyes])}
               </Typography>
-              <Button
-                size="small"
-                disabled={recorder.busy}
-                onClick={() => void recorder.record(strikeOut(event))}
-              >
+              <Button size="small" onClick={() => void recorder.record(strikeOut(event))}>
                 Take back
               </Button>
             </Box>
@@ -118,12 +114,7 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
             onUnreadable={() => setAmount(undefined)}
             onEnter={() => void keep()}
           />
-          <Button
-            variant="contained"
-            size="large"
-            disabled={!amount || recorder.busy}
-            onClick={() => void keep()}
-          >
+          <Button variant="contained" size="large" disabled={!amount} onClick={() => void keep()}>
             Keep
           </Button>
         </Box>

@@ -14,7 +14,7 @@ import {
   type RecordState,
 } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 /** What is done to goods and bath besides the card: a key each; where there is more to say, its fields. */
 export function AlsoDone({
@@ -25,7 +25,7 @@ export function AlsoDone({
 }: {
   batch: Batch;
   state: RecordState;
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   /** True where nothing is planned: the keys stand open. */
   open: boolean;
 }) {
@@ -55,7 +55,6 @@ export function AlsoDone({
             key={what}
             variant={what === doing ? 'contained' : 'outlined'}
             size="large"
-            disabled={recorder.busy}
             aria-expanded={ASKS_FOR[what] ? what === doing : undefined}
             onClick={() => (ASKS_FOR[what] ? setDoing(what === doing ? null : what) : void keep(what, {}))}
           >
@@ -68,7 +67,6 @@ export function AlsoDone({
           key={doing}
           doing={doing}
           celsius={lastCelsius(batch)}
-          busy={recorder.busy}
           onKeep={(said, written) => void keep(doing, said, written)}
         />
       )}
@@ -79,12 +77,10 @@ export function AlsoDone({
 function DoingFields({
   doing,
   celsius: before,
-  busy,
   onKeep,
 }: {
   doing: Doing;
   celsius: number | null;
-  busy: boolean;
   onKeep: (said: { celsius?: number; minutes?: number; clear: boolean }, written: string) => void;
 }) {
   const asks = ASKS_FOR[doing] ?? {};
@@ -93,7 +89,7 @@ function DoingFields({
   const [clear, setClear] = useState(false);
   const ready = (!asks.celsius || celsius !== undefined) && (!asks.minutes || minutes !== undefined);
   const keep = (): void => {
-    if (!ready || busy) return;
+    if (!ready) return;
     onKeep(
       {
         ...(asks.celsius && celsius !== undefined && { celsius }),
@@ -141,7 +137,7 @@ function DoingFields({
           label="The bath was clear"
         />
       )}
-      <Button variant="contained" size="large" disabled={!ready || busy} onClick={keep}>
+      <Button variant="contained" size="large" disabled={!ready} onClick={keep}>
         Keep
       </Button>
     </Box>

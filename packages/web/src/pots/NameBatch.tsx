@@ -3,10 +3,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { nameSchema } from '@ythrion/core';
 import { TextLine } from '../parts/TextLine';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 /** A batch that was begun without a plan gets its name whenever there is one. */
-export function NameBatch({ name, recorder }: { name: string; recorder: ReturnType<typeof useRecord> }) {
+export function NameBatch({ name, recorder }: { name: string; recorder: Recorder }) {
   const [text, setText] = useState('');
   const read = nameSchema.safeParse(text);
   const keep = async (): Promise<void> => {
@@ -22,7 +22,7 @@ export function NameBatch({ name, recorder }: { name: string; recorder: ReturnTy
       }}
     >
       <TextLine label="Name" value={text} onChange={setText} placeholder={name} />
-      <Button type="submit" disabled={!read.success || recorder.busy}>
+      <Button type="submit" disabled={!read.success}>
         Keep the name
       </Button>
     </Box>

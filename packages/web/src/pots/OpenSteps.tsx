@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { actsDone, clockTime, eventWords, strikeOut, type Batch, type Reading } from '@ythrion/core';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 /** What was done so far at a pot that nobody planned, in order. */
 export function OpenSteps({
@@ -13,7 +13,7 @@ export function OpenSteps({
 }: {
   batch: Batch;
   reading: Reading;
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   closed: boolean;
 }) {
   const done = actsDone(batch.events);
@@ -39,7 +39,6 @@ export function OpenSteps({
           {!closed && (
             <Button
               size="small"
-              disabled={recorder.busy}
               aria-label={`Take back: ${eventWords(event, reading)}`}
               onClick={() => void recorder.record(strikeOut(event))}
             >

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -25,7 +25,7 @@ import { studioNowMs } from '../api/studioClock';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';
-import type { useRecord } from '../batch/useRecord';
+import type { Recorder } from '../batch/useRecord';
 
 export interface StepLineProps {
   line: LineState;
@@ -35,15 +35,37 @@ export interface StepLineProps {
   /** What the line is put into words with. */
   reading: Reading;
   shelf: ShelfResponse;
-  recorder: ReturnType<typeof useRecord>;
+  recorder: Recorder;
   /** Cautions acknowledged in this batch. */
   acknowledged: readonly CautionName[];
 }
 
 type LineProps = Omit<StepLineProps, 'reading' | 'current'> & { words: LineWords };
 
-/** One line of the card: small when done, large when it is its turn, waiting in between. */
-export function StepLine({ reading, current, ...props }: StepLineProps) {
+/** One line of the card: small when done, large when it is its turn, waiting in between. Drawn anew only where it changed. */
+export const StepLine = memo(Line, isSameLine);
+
+/** Whether a line looks as it did. The time matters only where a clock may run. */
+function isSameLine(one: StepLineProps, other: StepLineProps): boolean {
+  const [a, b] = [one.line, other.line];
+  return (
+    a.line === b.line &&
+    a.status === b.status &&
+    a.begunAt === b.begunAt &&
+    a.done.length === b.done.length &&
+    a.done.every(({ id }, i) => id === b.done[i]?.id) &&
+    one.current === other.current &&
+    (!one.current || one.now === other.now) &&
+    one.closed === other.closed &&
+    one.reading.batch.card === other.reading.batch.card &&
+    one.reading.dyes === other.reading.dyes &&
+    one.shelf.studio === other.shelf.studio &&
+    one.recorder === other.recorder &&
+    one.acknowledged.length === other.acknowledged.length
+  );
+}
+
+function Line({ reading, current, ...props }: StepLineProps) {
   const { line, closed, acknowledged, recorder } = props;
   const words = useMemo(() => lineWords(line.line, reading), [line.line, reading]);
   if (line.status === 'done') return <DoneLine {...props} words={words} />;
@@ -78,7 +100,6 @@ function SkipAhead({ line, words, recorder }: Pick<LineProps, 'line' | 'words' |
   return (
     <Button
       variant="outlined"
-      disabled={recorder.busy}
       aria-label={`Poured as planned: ${words.title}`}
       onClick={() => void recorder.record(lineDone(line.line), `${words.title}: poured.`)}
     >
@@ -129,7 +150,6 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
         <Button
           size="small"
           aria-label={`Take back: ${words.title}`}
-          disabled={recorder.busy}
           onClick={() => void recorder.recordAll(done.map((event) => strikeOut(event)))}
         >
           Take back
@@ -147,7 +167,9 @@ function CurrentLine(props: LineProps) {
   const shown = cautions.filter((name) => !acknowledged.includes(name));
   const place = useRef<HTMLLIElement>(null);
   useEffect(() => {
-    place.current?.scrollIntoView({ block: 'nearest' });
+    // Once it is drawn: to know where it lies takes longer than to show it.
+    const frame = requestAnimationFrame(() => place.current?.scrollIntoView({ block: 'nearest' }));
+    return () => cancelAnimationFrame(frame);
   }, []);
   return (
     <Box
@@ -177,7 +199,6 @@ function CurrentLine(props: LineProps) {
           fullWidth
           variant="contained"
           size="large"
-          disabled={recorder.busy}
           onClick={() => void recorder.record({ kind: 'acknowledged', caution: MUST_ACKNOWLEDGE })}
         >
           Mask, gloves and eye cover are on
@@ -206,7 +227,7 @@ function MeasureActions({
       `${words.title}: ${formatAmount(amount, measure.unit)}.`,
     );
   const keepReally = (): void => {
-    if (really && !recorder.busy) void pour(really.value, really.written);
+    if (really) void pour(really.value, really.written);
   };
   return (
     <>
@@ -218,13 +239,7 @@ function MeasureActions({
           </Typography>
         )}
       </Box>
-      <Button
-        fullWidth
-        variant="contained"
-        size="large"
-        disabled={recorder.busy}
-        onClick={() => void pour(measure.amount.value, '')}
-      >
+      <Button fullWidth variant="contained" size="large" onClick={() => void pour(measure.amount.value, '')}>
         Poured
       </Button>
       {!other && (
@@ -245,7 +260,7 @@ function MeasureActions({
             onUnreadable={() => setReally(undefined)}
             onEnter={keepReally}
           />
-          <Button variant="outlined" size="large" disabled={!really || recorder.busy} onClick={keepReally}>
+          <Button variant="outlined" size="large" disabled={!really} onClick={keepReally}>
             Keep
           </Button>
         </Box>
@@ -262,7 +277,7 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
     );
   if (!words.wait)
     return (
-      <Button fullWidth variant="contained" size="large" disabled={recorder.busy} onClick={done}>
+      <Button fullWidth variant="contained" size="large" onClick={done}>
         Done
       </Button>
     );
@@ -278,12 +293,11 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
           fullWidth
           variant="contained"
           size="large"
-          disabled={recorder.busy}
           onClick={() => void recorder.record(lineBegun(line.line), `${words.title}: begun.`)}
         >
           Begin, start the clock
         </Button>
-        <Button fullWidth size="large" disabled={recorder.busy} onClick={done}>
+        <Button fullWidth size="large" onClick={done}>
           Already done
         </Button>
       </>
@@ -294,7 +308,7 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
         {due?.left ?? 'Due now'}
       </Typography>
       <Typography sx={{ mb: 2, mt: 1 }}>until {due && clockTime(due.at)}</Typography>
-      <Button fullWidth variant="contained" size="large" disabled={recorder.busy} onClick={done}>
+      <Button fullWidth variant="contained" size="large" onClick={done}>
         Done
       </Button>
     </>

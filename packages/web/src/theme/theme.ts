@@ -98,6 +98,8 @@ export const theme = createTheme({
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { transition: 'none !important', animation: 'none !important' },
         },
+        // Keys that rest after one was pressed.
+        '[data-resting] .MuiButton-root': { opacity: 0.55, pointerEvents: 'none' },
         ':focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
       },
     },

@@ -1,0 +1,24 @@
+/**
+ * Numbers that no test need notice, looked at one by one: moved by a fifth, nothing that anybody sees is different.
+ * @type {readonly { file: string; line: RegExp; why: string }[]}
+ */
+export const LOOKED_AT = [
+  {
+    file: 'acid/bathPh.ts',
+    line: /STRENGTH_ROUNDS|NEWTON_ROUNDS|TOLERANCE|FIRST_GUESS|LONGEST_STEP|near [-+] 0\.12|< 1e-10/,
+    why: 'how the search for the balance goes; where it ends is the same to 1e-9',
+  },
+  {
+    file: 'acid/bathPh.ts',
+    line: /spread [-+]=/,
+    why: 'the slope that the search steps by; where it ends is the same',
+  },
+  { file: 'amounts/chooseTool.ts', line: /MOST_FILLS = 4/, why: '4.8 whole fills are four' },
+  { file: 'amounts/chooseTool.ts', line: /1e-9/, why: 'dust of binary numbers, far below any mark' },
+  { file: 'amounts/chooseTool.ts', line: /0 \| 1 \| 2|\? 2 :/, why: 'only the order of the three matters' },
+  { file: 'process/give.ts', line: /1e-9|1e-12/, why: 'dust of binary numbers' },
+  { file: 'process/take.ts', line: /1e-9/, why: 'dust of binary numbers' },
+  { file: 'method/painted.ts', line: /1e-9/, why: 'dust of binary numbers' },
+  { file: 'heat/bundle.ts', line: /1e-6|high = 10/, why: 'how the search goes' },
+  { file: 'heat/planHeat.ts', line: /1e-9/, why: 'dust of binary numbers' },
+];
