@@ -135,7 +135,7 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
           <>
             , <strong>{formatAmount(got.amount, got.unit)}</strong>
             {written && ` (${written})`}
-            {done.length > 1 && `, entered ${done.length} times`}
+            {done.length > 1 && `, entered ${done.length === 2 ? 'twice' : `${done.length} times`}`}
           </>
         )}
         {off && `, planned ${formatAmount(asked.amount, asked.unit)}`}
