@@ -2,10 +2,8 @@ import { z } from 'zod';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
 import { idSchema, instantSchema, nameSchema, noteSchema } from '../shelf/common';
+import { EVENT_VERSION } from './eventVersion';
 import { OUTCOMES, STANDINGS } from './words';
-
-/** Version of the event's own shape. An event once written is never rewritten; a reader knows every version. */
-export const EVENT_VERSION = 1;
 
 /** Whose record an event is part of: a batch, or a vessel that has none (a cup or jar that outlives batches). */
 const ownerSchema = z.strictObject({

@@ -6,8 +6,8 @@ import type { Dye } from '../shelf/dye';
 import type { Batch, BegunBatch } from './batch';
 import { goodsWords, weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName, dyeTotals, type DyeTotal } from './dyeTotals';
-import type { Event, EventOf } from './event';
-import { standingEvents } from './standing';
+import type { EventOf } from './event';
+import { lastVerdict, nameOf } from './lastSaid';
 import { depthOnLine, lineOfDye } from './lineOfDye';
 
 /** A batch as one line of the Book. */
@@ -51,16 +51,6 @@ export function summarizeBatch(batch: Batch, dyes: readonly Dye[]): BatchSummary
     ...closedSummary(lastVerdict(batch.events)),
   };
 }
-
-/** What a batch is called: by the last name it was given. */
-export const nameOf = ({ name, events }: Pick<Batch, 'name' | 'events'>): string =>
-  standingEvents(events).standing.findLast((event) => event.kind === 'named')?.name ?? name;
-
-/** The verdict that counts: the last one that was not taken back. */
-export const lastVerdict = (events: readonly Event[]): EventOf<'closed'> | null =>
-  standingEvents(events)
-    .standing.filter((event) => event.kind === 'closed')
-    .at(-1) ?? null;
 
 export const closedSummary = (verdict: EventOf<'closed'> | null): ClosedSummary => ({
   closedAt: verdict?.at ?? null,

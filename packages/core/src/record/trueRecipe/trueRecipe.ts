@@ -13,7 +13,7 @@ import { cardLines, type CardAct } from '../card';
 import type { FoldedRecord } from '../foldRecord';
 import { doneAgain, type Repeated } from '../again/doneAgain';
 import { plannedDone } from '../standing';
-import { lastVerdict } from '../summary';
+import { lastVerdict } from '../lastSaid';
 
 /** One dye on one place, as it reached it in a pass. */
 export interface TrueDye {
