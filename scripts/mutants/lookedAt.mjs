@@ -13,6 +13,11 @@ export const LOOKED_AT = [
     line: /spread [-+]=/,
     why: 'the slope that the search steps by; where it ends is the same',
   },
+  {
+    file: 'acid/bracketedRoot.ts',
+    line: /0\.5|200|2 \*|\/ 2/,
+    why: 'how the search halves; where it ends is the same',
+  },
   { file: 'amounts/chooseTool.ts', line: /MOST_FILLS = 4/, why: '4.8 whole fills are four' },
   { file: 'amounts/chooseTool.ts', line: /1e-9/, why: 'dust of binary numbers, far below any mark' },
   { file: 'amounts/chooseTool.ts', line: /0 \| 1 \| 2|\? 2 :/, why: 'only the order of the three matters' },

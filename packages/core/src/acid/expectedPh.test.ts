@@ -1,6 +1,16 @@
 import { correctPh } from './correctPh';
 import { activityCoefficient } from './davies';
-import { acidGramsForPh, alkalinityMolar, expectedPh, molarAcids, phBeforeGoods } from './expectedPh';
+import { bathPh } from './bathPh';
+import {
+  acidGramsForPh,
+  AIR_CO2_MOLAR,
+  alkalinityMolar,
+  expectedPh,
+  molarAcids,
+  phBeforeGoods,
+  phWindow,
+} from './expectedPh';
+import type { DyeClass } from '../shelf/dyeClasses';
 import { phCurve } from './phCurve';
 import { topUpAcid } from './topUp';
 
@@ -68,4 +78,48 @@ test('the curve goes from no acid to twice the dose, today’s in its middle, an
     9,
   );
   expect(points.every(({ pH }, i) => i === 0 || pH < (points[i - 1]?.pH ?? 15))).toBe(true);
+});
+
+// Textbook ranges, from memory.
+test.each<[DyeClass, [number, number]]>([
+  ['unknown', [3.5, 5]],
+  ['leveling', [2.5, 4]],
+  ['half-milling', [4, 5]],
+  ['milling', [4.5, 6]],
+  ['super-milling', [5.5, 7]],
+  ['metal complex', [5, 6.5]],
+])('%s dyes suit a bath of pH %p', (dyeClass, window) => expect(phWindow([dyeClass])).toEqual(window));
+
+test('of several dyes the window is where theirs overlap; where they hardly do, half a unit about the middle', () => {
+  expect(phWindow(['milling', 'metal complex'])).toEqual([5, 6]);
+  // 4.5 to 5 is half a unit, just wide enough; 4 to 4 is not, nor is the gap from 4 to 5.5.
+  expect(phWindow(['half-milling', 'milling'])).toEqual([4.5, 5]);
+  expect(phWindow(['leveling', 'half-milling'])).toEqual([3.5, 4.5]);
+  expect(phWindow(['leveling', 'super-milling'])).toEqual([4.25, 5.25]);
+});
+
+test('fiber and what it took along are counted by the liter', () => {
+  const acids = [{ material: 'vinegar' as const, pureGrams: 6 }];
+  const counted = { alkalinityMgPerL: 0, countFiberUptake: true };
+  // 2 meq/L taken along is a base of 2 mmol/L; 82 mmol of wool in 6 L are 13.7 mmol/L that can be held.
+  expect(expectedPh(acids, 6, 0, SOFT, 12).value).toBeCloseTo(
+    bathPh({
+      acids: [{ name: 'acetic', molar: 0.016652 }],
+      strongBase: 0,
+      taken: 0.002,
+      airCo2: AIR_CO2_MOLAR,
+    }),
+    4,
+  );
+  expect(expectedPh(acids, 6, 82, counted).value).toBeCloseTo(
+    bathPh({
+      ...{ acids: [{ name: 'acetic', molar: 0.016652 }], strongBase: 0, airCo2: AIR_CO2_MOLAR },
+      fiberHolds: 0.0136667,
+    }),
+    4,
+  );
+  expect(phBeforeGoods(acids, 6, SOFT, 12).value).toBeCloseTo(
+    bathPh({ acids: [{ name: 'acetic', molar: 0.016652 }], strongBase: 0, taken: 0.002 }),
+    4,
+  );
 });
