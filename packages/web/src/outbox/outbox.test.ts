@@ -70,6 +70,22 @@ describe('what was entered', () => {
     expect(outbox.forgets).toBe(true);
     expect(outbox.unsent()).toHaveLength(1);
   });
+  test('a database that fails amid it takes nothing along: the page holds the entry, says so, and it is sent', async () => {
+    const { outbox } = await device();
+    await outbox.enter('b1', [note('one')]);
+    opened.at(-1)?.close();
+    await outbox.enter('b1', [note('two')]);
+    expect(outbox.forgets).toBe(true);
+    expect(outbox.unsent().map(({ event }) => [textOf(event), event.count])).toEqual([
+      ['one', 1],
+      ['two', 2],
+    ]);
+    const server = await faultyServer([]);
+    new Sender(outbox, poster(server.url), () => 1).wake();
+    await until(() => outbox.unsent().length === 0);
+    expect(texts(server.events)).toEqual(['one', 'two']);
+    await server.close();
+  });
   test('what goes along within another request takes no place in the count', async () => {
     const { outbox } = await device();
     const aside = outbox.aside('b1', { kind: 'noted', text: 'x' }, AT);

@@ -79,43 +79,23 @@ export class Outbox {
 
   /** Enters things into the record of a batch: they are kept when this is over, though nothing may have been sent. */
   async enter(batchId: string, things: readonly ToEnter[]): Promise<Event[]> {
-    const transaction = this.database?.transaction(['self', 'entries'], 'readwrite', {
-      durability: 'strict',
-    });
-    // Another tab of this device counts in the same place.
-    const kept = await transaction?.objectStore('self').get('self');
-    if (kept) this.self = kept;
-    const events = things.map(({ event, at }) => {
-      this.self = { ...this.self, count: this.self.count + 1 };
-      return this.stamped(batchId, event, at);
-    });
-    const entries = events.map((event): Entry => ({
-      id: event.id,
-      event,
-      state: 'unsent',
-      seq: null,
-      why: null,
-      sinceMs: Date.now(),
-    }));
-    if (transaction) {
-      await transaction.objectStore('self').put(this.self, 'self');
-      for (const entry of entries) await transaction.objectStore('entries').put(entry);
-      await transaction.done;
-    }
+    const entries = await this.counted(batchId, things);
     for (const entry of entries) this.entries.set(entry.id, entry);
     this.changed();
     this.tell();
-    return events;
+    return entries.map(({ event }) => event);
   }
 
   /** Under whose name this device enters things from now on. */
   async enterAs(person: string | null): Promise<void> {
     if (this.self.person === person) return;
     this.self = { ...this.self, person };
-    const transaction = this.database?.transaction('self', 'readwrite');
-    const kept = await transaction?.store.get('self');
-    await transaction?.store.put({ ...(kept ?? this.self), person }, 'self');
-    await transaction?.done;
+    await this.keep(async (database) => {
+      const transaction = database.transaction('self', 'readwrite');
+      const kept = await transaction.store.get('self');
+      await transaction.store.put({ ...(kept ?? this.self), person }, 'self');
+      await transaction.done;
+    });
   }
 
   /** An event that goes along within another request, and that only counts if that is taken. */
@@ -143,14 +123,54 @@ export class Outbox {
     const gone = ids.filter((id) => this.entries.get(id)?.state !== 'unsent' && this.entries.delete(id));
     if (gone.length === 0) return;
     this.changed();
-    const transaction = this.database?.transaction('entries', 'readwrite');
-    for (const id of gone) await transaction?.store.delete(id);
-    await transaction?.done;
+    await this.keep(async (database) => {
+      const transaction = database.transaction('entries', 'readwrite');
+      for (const id of gone) await transaction.store.delete(id);
+      await transaction.done;
+    });
   }
 
   /** The studio went back to another copy: what it knew then it may not know now. */
   async forgetKnown(): Promise<void> {
     await this.forget(this.inState('known').map(({ id }) => id));
+  }
+
+  /** Things to enter, each with its place in the count, in the database. */
+  private async counted(batchId: string, things: readonly ToEnter[]): Promise<Entry[]> {
+    let entries: Entry[] | undefined;
+    const made = (): Entry[] =>
+      (entries ??= things.map(({ event, at }): Entry => {
+        this.self = { ...this.self, count: this.self.count + 1 };
+        const stamped = this.stamped(batchId, event, at);
+        return {
+          ...{ id: stamped.id, event: stamped, state: 'unsent', seq: null, why: null },
+          sinceMs: Date.now(),
+        };
+      }));
+    await this.keep(async (database) => {
+      const transaction = database.transaction(['self', 'entries'], 'readwrite', { durability: 'strict' });
+      // Another tab of this device counts in the same place.
+      this.self = (await transaction.objectStore('self').get('self')) ?? this.self;
+      const kept = made();
+      await transaction.objectStore('self').put(this.self, 'self');
+      for (const entry of kept) await transaction.objectStore('entries').put(entry);
+      await transaction.done;
+    });
+    return made();
+  }
+
+  /**
+   * Does something with the database. One that fails, as when the disk is full, is let go of: from then on entries are
+   * held by this page alone, and it says so.
+   */
+  private async keep(work: (database: DeviceDatabase) => Promise<void>): Promise<void> {
+    if (!this.database) return;
+    try {
+      await work(this.database);
+    } catch {
+      this.database = null;
+      this.changed();
+    }
   }
 
   private inState(state: Entry['state']): Entry[] {
@@ -175,9 +195,11 @@ export class Outbox {
     if (entries.length === 0) return;
     for (const entry of entries) this.entries.set(entry.id, entry);
     this.changed();
-    const transaction = this.database?.transaction('entries', 'readwrite');
-    for (const entry of entries) await transaction?.store.put(entry);
-    await transaction?.done;
+    await this.keep(async (database) => {
+      const transaction = database.transaction('entries', 'readwrite');
+      for (const entry of entries) await transaction.store.put(entry);
+      await transaction.done;
+    });
     this.tell();
   }
 

@@ -32,7 +32,11 @@ export async function startDevice(): Promise<DeviceDatabase | null> {
   return database;
 }
 
-/** Asks the browser not to clear what is kept, once there is something that only this device has. */
+let asked = false;
+
+/** Asks the browser, once, not to clear what is kept: there is something that only this device has. */
 export function askToKeep(): void {
+  if (asked) return;
+  asked = true;
   void navigator.storage?.persist?.().catch(() => false);
 }
