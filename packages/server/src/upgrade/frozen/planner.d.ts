@@ -181,8 +181,16 @@ export function summarizeBatch(
   dyes: readonly OldDye[],
 ): OldSummary;
 export function entryWords(entry: OldEntry, plan: OldPlan, dyes: readonly OldDye[]): string;
-export function bathPhNow(formulation: OldFormulation, plan: OldPlan, entries: readonly OldEntry[]): number;
-export function phAdvice(formulation: OldFormulation, plan: OldPlan, entries: readonly OldEntry[]): unknown;
+export function bathPhNow(
+  formulation: OldFormulation,
+  plan: OldPlan,
+  entries: readonly OldEntry[],
+): number;
+export function phAdvice(
+  formulation: OldFormulation,
+  plan: OldPlan,
+  entries: readonly OldEntry[],
+): unknown;
 export function formulate(name: string, recipe: unknown, shelf: unknown): OldFormulation;
 export const METHODS: Record<string, { usual: Record<string, unknown>; dry: boolean; liquid: string }>;
 export const METHOD_KINDS: string[];
