@@ -1,6 +1,7 @@
 import { createHash, X509Certificate } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
 import { chromium, expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { CHROMIUM } from '../scripts/chromium.mjs';
@@ -33,6 +34,14 @@ async function trustingBrowser() {
   });
 }
 
+/** Nothing on the page is out of reach for anybody: WCAG 2.2 AA. */
+async function expectWithinReach(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+}
+
 /** What a camera reads off the picture with the code. */
 async function readByCamera(page: Page): Promise<string | undefined> {
   const { data, width, height } = await page
@@ -55,6 +64,7 @@ test('a phone is shown the way in, trusts the authority, pairs by the code, logs
   await page.goto(`${application.url}/shelf/studio`);
   await page.getByLabel('Who uses it').fill('Bram');
   await page.getByRole('button', { name: 'Let a device in' }).click();
+  await expectWithinReach(page);
   const address = await readByCamera(page);
   expect(address).toMatch(new RegExp(`^${trustUrl()}/\\?code=[a-z0-9]{8}$`));
 
@@ -63,7 +73,10 @@ test('a phone is shown the way in, trusts the authority, pairs by the code, logs
     const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await phone.goto(address ?? '');
     await expect(phone.getByText(line(/must read (\S+)/))).toBeVisible();
+    await expectWithinReach(phone);
     await phone.getByRole('link', { name: '3. Open the studio' }).click();
+    await phone.getByRole('heading', { name: 'Into the studio' }).waitFor();
+    await expectWithinReach(phone);
     await phone.getByRole('button', { name: 'Come in' }).click();
     await expect(phone.getByRole('link', { name: 'Pots' })).toBeVisible();
     expect(phone.url().startsWith(lanUrl())).toBe(true);

@@ -180,10 +180,10 @@ test('what cannot be blocks the batch and says why; typing on in nonsense keeps 
   await fill(page, 'Temperature', '88');
   await choose(page, 'Measured in', 'grams of dye');
   await fill(page, 'Grams', '60');
-  await expect(page.getByRole('alert')).toContainText('Depth of shade cannot be over 12 %');
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('Depth of shade cannot be over 12 %');
   await fill(page, 'Grams', '6');
   await expect(figure(page, /^Pour Bell Red: 600 mL/)).toBeVisible();
-  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('main').getByRole('alert')).toHaveCount(0);
 });
 
 test('typed fast through two fields and taken back, nothing is lost and nothing comes twice', async ({

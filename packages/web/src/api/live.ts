@@ -3,8 +3,8 @@ import { cursor } from './cursor';
 
 /** What the stream tells to whoever takes it in. */
 export interface LiveTold {
-  /** The server is there again, or for the first time. */
-  opened: () => void;
+  /** The server is there. @param missed true where it was not for a while: what was changed then, arrivals apart, nobody told */
+  opened: (missed: boolean) => void;
   arrival: (message: LiveMessages['arrival']) => void;
   changed: (message: LiveMessages['changed']) => void;
   restart: () => void;
@@ -23,15 +23,22 @@ const AGAIN_AFTER_MS = 2000;
 class Live {
   private source: EventSource | null = null;
   private told: LiveTold | null = null;
+  /** By the clock that nobody sets. */
   private heardAt = 0;
+  private missed = false;
   private readonly instruments = new Map<string, Set<(reading: unknown) => void>>();
 
   start(told: LiveTold): void {
     this.told = told;
-    document.addEventListener('visibilitychange', () => this.open());
+    document.addEventListener('visibilitychange', () => {
+      this.missed = true;
+      this.open();
+    });
     addEventListener('online', () => this.open());
     setInterval(() => {
-      if (Date.now() - this.heardAt > DEAD_AFTER_MS) this.open();
+      if (performance.now() - this.heardAt < DEAD_AFTER_MS) return;
+      this.missed = true;
+      this.open();
     }, AGAIN_AFTER_MS);
     this.open();
   }
@@ -58,18 +65,22 @@ class Live {
     this.source?.close();
     this.source = null;
     if (!this.told || document.visibilityState === 'hidden') return;
-    this.heardAt = Date.now();
+    this.heardAt = performance.now();
     const query = new URLSearchParams([...this.instruments.keys()].map((name) => ['listen', name]));
     const since = cursor.now();
     if (since !== null) query.set('since', since);
     const source = new EventSource(`${API.live}?${query}`);
     this.source = source;
-    source.onopen = () => this.told?.opened();
+    source.onopen = () => {
+      this.told?.opened(this.missed);
+      this.missed = false;
+    };
     source.onerror = () => {
+      this.missed = true;
       for (const showing of this.instruments.values()) for (const show of showing) show(null);
       // A stream that was refused does not come back by itself; the look for dead ones opens it again.
       if (source.readyState !== EventSource.CLOSED) return;
-      this.heardAt = 0;
+      this.heardAt = performance.now() - DEAD_AFTER_MS;
       this.told?.turnedAway();
     };
     this.on(source, 'now', () => undefined);
@@ -88,7 +99,7 @@ class Live {
   ): void {
     source.addEventListener(name, (event: MessageEvent<string>) => {
       if (source !== this.source) return;
-      this.heardAt = Date.now();
+      this.heardAt = performance.now();
       if (event.lastEventId !== '') cursor.move(event.lastEventId);
       take(JSON.parse(event.data) as LiveMessages[K]);
     });

@@ -7,13 +7,10 @@ import { KEYS } from './queries';
 
 /** Shows what other devices enter and change, as it happens. */
 export function followStudio(queries: QueryClient): void {
-  let opened = false;
   live.start({
-    opened() {
+    opened(missed) {
       sender.wake();
-      // What was changed meanwhile, entries apart, nobody told.
-      if (opened) void queries.invalidateQueries();
-      opened = true;
+      if (missed) void queries.invalidateQueries();
     },
     arrival: (arrival) => take(queries, arrival),
     changed: ({ path }) => void anew(queries, path),
