@@ -40,8 +40,6 @@ export interface PairedDevice {
   /** What it is, in its own words. */
   label: string;
   pairedAt: string;
-  /** Since the studio was started; null for not yet. */
-  seenAt: string | null;
 }
 
 /** GET /api/access */

@@ -36,7 +36,6 @@ export class Devices {
       person,
       label,
       pairedAt: new Date().toISOString(),
-      seenAt: null,
     };
     this.kept = [...this.kept, { ...device, tokenHash: hashOf(token) }];
     await this.keep();
@@ -49,7 +48,6 @@ export class Devices {
     const found = this.kept.find((one) => one.id === id);
     if (!found || !timingSafeEqual(Buffer.from(hashOf(token)), Buffer.from(found.tokenHash))) return null;
     const { tokenHash: _, ...device } = found;
-    found.seenAt = new Date().toISOString();
     return device;
   }
 

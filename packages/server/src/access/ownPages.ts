@@ -26,8 +26,8 @@ export function ownPagesOnly(hosts: ReadonlySet<string>): RequestHandler {
   };
 }
 
-/** The name in the Host header, without its port. */
-function hostOf(request: Request): string {
+/** The name that a request was sent to, in lower case, without its port. */
+export function hostOf(request: Request): string {
   const host = (request.get('Host') ?? '').toLowerCase();
   return host.startsWith('[') ? host.slice(0, host.indexOf(']') + 1) : (host.split(':')[0] ?? '');
 }

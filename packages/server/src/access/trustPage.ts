@@ -1,6 +1,7 @@
 import express, { type Express } from 'express';
-import helmet from 'helmet';
 import { derOf, fingerprintOf, type Authority } from './authority';
+import { hostOf } from './ownPages';
+import { safeHeaders } from './safeHeaders';
 
 /**
  * The only thing that is handed out without encryption: the studio's authority, and how to trust it on each kind of phone.
@@ -15,16 +16,9 @@ export function trustPage(
 ): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: { 'style-src': ["'unsafe-inline'"], 'upgrade-insecure-requests': null },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(safeHeaders(["'unsafe-inline'"]));
   app.use((request, response, next) => {
-    const host = (request.get('Host') ?? '').toLowerCase().split(':')[0] ?? '';
+    const host = hostOf(request);
     if (!hosts.has(host)) return void response.status(403).type('text').send('Not here.');
     response.locals.host = host;
     next();

@@ -1,4 +1,4 @@
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import type { ArrivalsResponse, Event } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
 
@@ -30,10 +30,10 @@ export async function arrivalsSince(storage: Storage, cursor: string): Promise<A
 }
 
 /** The cursor of the latest arrival. */
-export async function lastCursor(storage: Storage, transaction?: Transaction): Promise<string> {
+export async function lastCursor(storage: Storage): Promise<string> {
   const [last] = await storage.sequelize.query<{ seq: number; id: string }>(
     'SELECT seq, id FROM events ORDER BY seq DESC LIMIT 1',
-    { transaction, type: QueryTypes.SELECT },
+    { type: QueryTypes.SELECT },
   );
   return last ? cursorOf(last) : '0';
 }

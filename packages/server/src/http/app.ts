@@ -3,11 +3,11 @@ import path from 'node:path';
 import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { API, NOW_HEADER } from '@ythrion/core';
 import { ownPagesOnly } from '../access/ownPages';
 import { accessRoutes, type Access } from '../access/routes';
+import { safeHeaders } from '../access/safeHeaders';
 import { NotFound, refusals } from '../refusals/refusals';
 
 const ACCESS_LIMIT = '10kb';
@@ -33,14 +33,7 @@ export function createApp(
 ): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'upgrade-insecure-requests': null },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(safeHeaders(["'self'", "'unsafe-inline'"]));
   app.use(ownPagesOnly(hosts));
   app.use(compression());
   app.use(
