@@ -21,6 +21,7 @@ export default {
   },
   transformIgnorePatterns: ['/node_modules/(?!(uuid|culori|idb)/)'],
   setupFiles: ['<rootDir>/jest.seed.ts'],
+  modulePathIgnorePatterns: ['<rootDir>/.cache'],
   maxWorkers: 2,
   // Some tests open data files and talk over HTTP: a busy machine is no failure.
   testTimeout: 30_000,

@@ -15,7 +15,7 @@ export const LOOKED_AT = [
   },
   {
     file: 'acid/bracketedRoot.ts',
-    line: /0\.5|200|2 \*|\/ 2/,
+    line: /0\.5|200|2 \*|\/ 2|\*\* 2/,
     why: 'how the search halves; where it ends is the same',
   },
   { file: 'amounts/chooseTool.ts', line: /MOST_FILLS = 4/, why: '4.8 whole fills are four' },
@@ -24,6 +24,10 @@ export const LOOKED_AT = [
   { file: 'process/give.ts', line: /1e-9|1e-12/, why: 'dust of binary numbers' },
   { file: 'process/take.ts', line: /1e-9/, why: 'dust of binary numbers' },
   { file: 'method/painted.ts', line: /1e-9/, why: 'dust of binary numbers' },
-  { file: 'heat/bundle.ts', line: /1e-6|high = 10/, why: 'how the search goes' },
+  {
+    file: 'heat/bundle.ts',
+    line: /1e-6|high = 10|fourier < 0\.02/,
+    why: 'how the search goes; below the least that is reckoned the center has not noticed, to 0.007',
+  },
   { file: 'heat/planHeat.ts', line: /1e-9/, why: 'dust of binary numbers' },
 ];

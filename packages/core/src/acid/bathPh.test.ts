@@ -139,6 +139,18 @@ describe('the bath', () => {
       2,
     );
   });
+  test('the same with activities: pH 9.582, γ 0.811 at 0.060 mol/L, worked apart', () => {
+    // [HCO3−] 0.02989, [CO3 2−] 0.01003, whose coefficient is γ to the fourth; and 4.8e-5 of OH−.
+    expect(bathPh({ acids: [], strongBase: 0.05, airCo2: AIR_CO2_MOLAR })).toBeCloseTo(9.582, 3);
+  });
+  test.each<[WeakAcidName, number, number, string]>([
+    ['citric', 6.396, 0.24828, '2.4828 of three protons gone, as the second is not quite'],
+    ['phosphoric', 2.148, 0.05 - 0.007112, 'half gone, less the 7.1 mmol/L of H+ that stand free'],
+    ['phosphoric', 12.35, 0.25 + 0.022646, 'two and a half gone, and 22.6 mmol/L of OH− besides'],
+    ['ammonium', 9.25, -0.05 + 0.000018, 'half of its charge is left'],
+  ])('0.1 M %s stands at its pKa of %f with %f mol/L of strong base: %s', (name, pKa, strongBase) => {
+    expect(bathPh({ acids: [{ name, molar: 0.1 }], strongBase, activities: false })).toBeCloseTo(pKa, 3);
+  });
   test('impossible contents are refused', () => {
     expect(() => bathPh({ acids: [{ name: 'acetic', molar: 51 }], strongBase: 0 })).toThrow(FieldError);
     expect(() => bathPh({ acids: [{ name: 'acetic', molar: 49 }], strongBase: 0 })).not.toThrow();

@@ -40,6 +40,10 @@ test('1 g/L of acetic acid in pure water: pH 3.27; 2 meq/L of base in the water 
 
 test('what fiber took along is said in meq, what is next to nothing is not', () => {
   const said = (takenMeq: number): string => expectedPh([], 6, 0, SOFT, takenMeq).because;
+  // 6 g in 6 L are 1 / 60.052 mol/L.
+  expect(expectedPh([{ material: 'vinegar', pureGrams: 6 }], 6, 0, SOFT).because).toMatch(
+    /^16\.7 mmol\/L acetic acid in water/,
+  );
   expect(said(9.5)).toMatch(/less 9.50 meq of acid that fiber took along/);
   expect(said(-9.5)).toMatch(/with 9.50 meq of acid that fiber brought/);
   expect(said(0.0055)).toMatch(/0.00550 meq/);
@@ -56,11 +60,21 @@ test('a measured pH that is too high: the acid that is missing brings it there, 
   const acids = [{ material: 'vinegar' as const, pureGrams: 6 }];
   const { add, after } = correctPh(5, 4.5, acids, 6, 'vinegar', 5);
   expect(after.value).toBeCloseTo(4.5, 4);
-  // By hand: γ 0.90. At 5 two thirds of the acid (0.6610 of 0.016652 mol/L) stand as acetate, so the base is 0.010995.
-  // At 4.5 only 0.3817 do: 0.028898 mol/L are needed, 0.012246 more, 4.4125 g in 6 L, 88.25 mL of 5 %.
-  expect(add.value).toBeCloseTo(88.25, 0);
+  // Worked apart: γ 0.898. At 5 0.66134 of 0.016652 mol/L stand as acetate, so the base is 0.0110017. At 4.5 only
+  // 0.38180 do: 0.0289075 mol/L are needed, 0.0122553 more, 4.4157 g in 6 L, 88.315 mL of 5 %.
+  expect(add.value).toBeCloseTo(88.315, 2);
   expect(correctPh(4, 4.5, acids, 6, 'vinegar', 5).add.value).toBe(0);
-  expect(add.because).toMatch(/^pH 5.00 measured means 1\d\.\d meq\/L taken up/);
+  expect(add.because).toBe(
+    'pH 5.00 measured means 11.0 meq/L taken up by water and goods; 12.3 mmol/L more acetic acid brings it to pH 4.50',
+  );
+});
+
+test('acid for a pH counts what fiber took along by the liter: 12 meq in 6 L are 2 meq/L more to bring', () => {
+  const wished = { ...expectedPh([], 6, 0, SOFT), value: 4.5 };
+  const grams = (takenMeq: number): number => acidGramsForPh('vinegar', wished, 6, 0, SOFT, takenMeq).value;
+  // At 4.5 0.3817 of acetic acid stands as acetate (γ 0.95): 0.002 / 0.38 mol/L in 6 L are near 1.9 g.
+  const acetate = (gamma: number): number => 1 / (1 + 10 ** (4.756 - 4.5) * gamma * 1);
+  expect((grams(12) - grams(0)) / ((0.002 * 6 * 60.052) / acetate(0.95))).toBeCloseTo(1, 1);
 });
 
 test('top-up: half a liter keeps 1 g/L with 10 mL of 5 % and 490 mL of water, or with 0.5 g of crystals', () => {
