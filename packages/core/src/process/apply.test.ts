@@ -60,6 +60,17 @@ test('2 g on 200 g that nobody saw clear, rinsed: 1 % all the same, and no dye d
   expect(state.drained.parcels).toEqual([]);
 });
 
+test('200 g out of a bath of 6 L keep 1.2 mL a gram, wrung 0.5 mL a gram, and dry nothing (from memory)', () => {
+  const common = { pass: null, line: null, purpose: null, goods: [] };
+  const heldBy = (...acts: Act[]): number =>
+    done([goods('g1', 200), vessel('pot'), run('pot', 6000), place('pot'), ...acts]).pieces.get('g1')!.held
+      .ml;
+  const wring: Act = { kind: 'wring', ...common };
+  expect(heldBy({ kind: 'lift', ...common, keepsMlPerGram: null })).toBeCloseTo(240, 9);
+  expect(heldBy(wring)).toBeCloseTo(100, 9);
+  expect(heldBy(wring, { kind: 'dry', ...common })).toBe(0);
+});
+
 test('a stock of 1 % and a lot of 125 %: 160 mL are 2 standard grams', () => {
   const state = done([
     goods('g1', 200),

@@ -18,7 +18,6 @@ const SignIn = lazy(async () => ({ default: (await import('./SignInScreen')).Sig
 export function Frame() {
   const access = useAccess();
   const { pathname } = useLocation();
-  const wet = (useRunning().data?.length ?? 0) > 0;
   if (access && !access.signedIn)
     return (
       <Suspense fallback={<Waiting />}>
@@ -53,15 +52,20 @@ export function Frame() {
         <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
           <Unsent />
           <Guard instead={null}>
-            {wet && (
-              <Suspense>
-                <Hob />
-              </Suspense>
-            )}
+            <WetPots />
           </Guard>
         </Box>
       </Box>
       <Places />
     </Box>
   );
+}
+
+/** The hob once a pot is wet; apart, so that a tap at a pot draws nothing else of the frame anew. */
+function WetPots() {
+  return (useRunning().data?.length ?? 0) > 0 ? (
+    <Suspense>
+      <Hob />
+    </Suspense>
+  ) : null;
 }

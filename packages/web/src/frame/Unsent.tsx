@@ -1,4 +1,4 @@
-import { useSyncExternalStore } from 'react';
+import { memo, useDeferredValue, useSyncExternalStore } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -6,7 +6,11 @@ import { outbox } from '../outbox/thisDevice';
 
 /** What is on its way to the studio, and what it did not take; nothing while there is neither. */
 export function Unsent() {
-  useSyncExternalStore(outbox.subscribe, outbox.all);
+  // What was tapped shows first.
+  return <Of entries={useDeferredValue(useSyncExternalStore(outbox.subscribe, outbox.all))} />;
+}
+
+const Of = memo(function Of(_: { entries: ReturnType<typeof outbox.all> }) {
   const unsent = outbox.unsent().length;
   const refused = outbox.refused();
   if (unsent === 0 && refused.length === 0) return null;
@@ -30,4 +34,4 @@ export function Unsent() {
       ))}
     </Box>
   );
-}
+});

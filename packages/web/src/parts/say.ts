@@ -1,3 +1,5 @@
+import { startTransition } from 'react';
+
 /** A message to the dyer, with what can be done about it. */
 export interface Message {
   words: string;
@@ -13,7 +15,8 @@ let wanted = false;
 /** Says something at the top of the screen. The part that shows it is loaded with the first message. */
 export function say(words: string, action?: Message['action']): void {
   const message = action ? { words, action } : { words };
-  if (show) return show(message);
+  // What it is about shows first.
+  if (show) return startTransition(() => show?.(message));
   waiting.push(message);
   wanted = true;
   for (const watcher of watchers) watcher();

@@ -24,6 +24,7 @@ import {
 import { studioNowMs } from '../api/studioClock';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
+import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
 import type { Recorder } from '../batch/useRecord';
 
@@ -147,13 +148,15 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
         )}
       </Typography>
       {!closed && done.length > 0 && (
-        <Button
-          size="small"
-          aria-label={`Take back: ${words.title}`}
-          onClick={() => void recorder.recordAll(done.map((event) => strikeOut(event)))}
-        >
-          Take back
-        </Button>
+        <Later>
+          <Button
+            size="small"
+            aria-label={`Take back: ${words.title}`}
+            onClick={() => void recorder.recordAll(done.map((event) => strikeOut(event)))}
+          >
+            Take back
+          </Button>
+        </Later>
       )}
     </Box>
   );
@@ -212,6 +215,9 @@ function CurrentLine(props: LineProps) {
   );
 }
 
+/** The room of a large key that is drawn after the first. */
+const SECOND_KEY = { minHeight: 60 };
+
 function MeasureActions({
   line,
   words,
@@ -243,9 +249,13 @@ function MeasureActions({
         Poured
       </Button>
       {!other && (
-        <Button fullWidth size="large" onClick={() => setOther(true)}>
-          Poured something else
-        </Button>
+        <Box sx={SECOND_KEY}>
+          <Later>
+            <Button fullWidth size="large" onClick={() => setOther(true)}>
+              Poured something else
+            </Button>
+          </Later>
+        </Box>
       )}
       {other && (
         <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 2, alignItems: 'start' }}>
@@ -297,9 +307,13 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
         >
           Begin, start the clock
         </Button>
-        <Button fullWidth size="large" onClick={done}>
-          Already done
-        </Button>
+        <Box sx={SECOND_KEY}>
+          <Later>
+            <Button fullWidth size="large" onClick={done}>
+              Already done
+            </Button>
+          </Later>
+        </Box>
       </>
     );
   return (
