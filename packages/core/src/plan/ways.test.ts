@@ -1,10 +1,14 @@
 import { idsOf, linesOf } from '../../test/plans';
 import { passSentence } from '../words/passSentence';
-import { BENCH_TOOLS, depth, goodsLine, heatSet, SHELF } from '../../test/examples';
+import { BENCH_TOOLS, depth, goodsLine, heatSet, SHELF, SYRINGE_AND_CYLINDER } from '../../test/examples';
+import { begunBatch } from '../../test/records';
+import { WARM_C } from '../method/heat';
+import { cardLines } from '../record/card';
+import { lineWords } from '../words/lineWords';
 import { potSchema } from '../shelf/pot';
 import { US_ML } from '../units/conversions';
 import { formulate } from '../recipe/materials';
-import { METHOD_KINDS, METHODS } from '../method';
+import { METHOD_KINDS, METHODS, passShare } from '../method';
 import type { PassMethod } from '../method';
 import { depths } from '../process/depths';
 import { noticeWords } from '../words/noticeWords';
@@ -50,6 +54,8 @@ describe('low immersion: water from the size of the pan', () => {
     expect(passOf({ method }).bath.value).toBeCloseTo(6000 - 200 / 1.31, 6);
     expect(figureOf(passOf({ method }), 'Pan holds to the rim')).toBe(15_000);
   });
+  test('200 g on 1500 cm²: 13.3 g on every 100 cm²', () =>
+    expect(figureOf(passOf({ method }), 'Goods per area')).toBeCloseTo(200 / 15, 9));
   test('a round pan by its diameter', () => {
     const round = { ...method, pan: { shape: 'round', diameterCm: 30 } };
     expect(passOf({ method: round }).bath.value).toBeCloseTo(Math.PI * 225 * 4 - 200 / 1.31, 6);
@@ -110,6 +116,75 @@ describe('section painting: share of the hank and paint volume', () => {
     expect(() => recipeOf([{ method: over }])).toThrow(/cannot be over 100 %|more than 100 %/);
     const sum = { ...method, sections: [...method.sections, { id: 'c', name: 'C', sharePercent: 60 }] };
     expect(() => recipeOf([{ method: sum }])).toThrow(/more than 100 % of the goods/);
+  });
+});
+
+test('a dip says what is left in last, to a tenth: 60 % in 4 steps 15 %, in 7 steps 8.6 %', () => {
+  const last = (steps: number): string => {
+    const batch = begunBatch(
+      formulate('x', recipeOf([{ method: { kind: 'dip', sharePercent: 60, steps, minutes: 21 } }]), SHELF),
+    );
+    const line = cardLines(batch.card).find(({ id }) => id === `p1.hold.dip${steps}`)!;
+    return lineWords(line, { batch, dyes: SHELF.dyes }).title;
+  };
+  expect([last(4), last(7)]).toEqual(['Leave the last 15 % in', 'Leave the last 8.6 % in']);
+});
+
+describe('hands at what stands beside the way itself (common practice, no source)', () => {
+  const handsOf = (plan: Plan, id: string): number => plan.lines.find((line) => line.id === id)!.hands;
+  test('soaking 5, water topped up 2', () => {
+    const plan = planOf([{ topUpMl: 1000 }]);
+    expect([handsOf(plan, 'p1.stand.soak'), handsOf(plan, 'p1.run.top-up')]).toEqual([5, 2]);
+  });
+  test.each<[object, number]>([
+    [{ kind: 'laid flat' }, 3],
+    [{ kind: 'twisted', count: 3 }, 6],
+    [{ kind: 'knotted', count: 2 }, 6],
+  ])('laying goods as %j: %d', (arrangement, hands) =>
+    expect(handsOf(planOf([{ arrangement }]), 'p1.handle.tie')).toBe(hands),
+  );
+  test('opening them again between two passes: 3', () =>
+    expect(handsOf(planOf([{}, {}]), 'p2.handle.tie')).toBe(3));
+  test('a working dilution: 4', () => {
+    const small = { dyes: [depth('d1', 'blue', 0.0015, 'blue-1')] };
+    const plan = planFormulation(
+      formulate('x', recipeOf([small]), { ...SHELF, tools: SYRINGE_AND_CYLINDER }),
+    );
+    const dilution = plan.lines.find(({ act }) => act.kind === 'put' && act.purpose === 'dilution')!;
+    expect(dilution.hands).toBe(4);
+  });
+});
+
+test('acid “when warm” goes in at 60 °C on the way to the hold (common practice, no source)', () =>
+  expect(WARM_C).toBe(60));
+
+describe('painting', () => {
+  const method = (pickUpMlPerG: number, shares: readonly number[] = [100]) => ({
+    kind: 'painting',
+    layout: 'around',
+    pickUpMlPerG,
+    sections: shares.map((sharePercent, i) => ({ id: `s${i}`, name: `Section ${i}`, sharePercent })),
+  });
+  const dyes = [depth('d1', 'blue', 1, 'blue-1', 's0')];
+  test('over 2.5 mL a gram paint runs, at 2.5 it does not (common practice, no source)', () => {
+    expect(said(planOf([{ method: method(2.5), dyes }]))).not.toMatch(/run/);
+    expect(said(planOf([{ method: method(2.6), dyes }]))).toMatch(/run/);
+  });
+  test('of 30 and 20 % of the goods half are reached', () =>
+    expect(passShare(method(1.2, [30, 20]) as PassMethod)).toBeCloseTo(0.5, 12));
+  test('twelve sections are taken, thirteen refused', () => {
+    const many = (count: number) => () =>
+      recipeOf([
+        {
+          method: method(
+            1.2,
+            Array.from({ length: count }, () => 5),
+          ),
+          dyes,
+        },
+      ]);
+    expect(many(12)).not.toThrow();
+    expect(many(13)).toThrow(/at most 12 sections/);
   });
 });
 
