@@ -36,8 +36,9 @@ const end = Date.now() + 60_000 * Number(values.minutes);
 /** Tests that take longer are left out with --quick, s. */
 const QUICK_S = 4;
 
-/** @type {Map<string, number>} how long each test file takes, s */
-const seconds = new Map();
+const secondsFile = path.join(cache, 'seconds.json');
+/** @type {Map<string, number>} how long each test file takes, s; as it was last time, before it has run */
+const seconds = new Map(existsSync(secondsFile) ? JSON.parse(readFileSync(secondsFile, 'utf8')) : []);
 
 /** @param {string} folder */
 async function tryFolder(folder) {
@@ -54,7 +55,7 @@ async function tryFolder(folder) {
   const textsFile = path.join(cache, `constants-${folder}-${process.pid}.json`);
   writeFileSync(textsFile, JSON.stringify(texts));
   process.env.YTHRION_MOVABLE = textsFile;
-  const tests = testsOfCore();
+  const tests = testsOfCore().filter((test) => !values.quick || (seconds.get(test) ?? 0) < QUICK_S);
   const state = createHash('sha256').update(Object.values(texts).join('\n')).digest('hex').slice(0, 12);
   const kept = path.join(cache, `constants-${folder}.jsonl`);
   const results = new Map(
@@ -87,9 +88,7 @@ async function tryFolder(folder) {
           nearness(one, literal.file) - nearness(other, literal.file) || one.localeCompare(other),
       );
     process.env.YTHRION_MOVED = String(literal.id);
-    const killed = await noticed(
-      values.quick ? meeting.filter((test) => (seconds.get(test) ?? 0) < QUICK_S) : meeting,
-    );
+    const killed = await noticed(meeting);
     const result = {
       state,
       id: literal.id,
@@ -143,18 +142,18 @@ function nearness(test, file) {
  */
 async function metBy(folder, state, tests) {
   const hits = path.join(cache, `met-${folder}-${state}`);
-  const done = path.join(hits, 'seconds.json');
+  const done = path.join(hits, 'done');
   if (!existsSync(done)) {
     process.env.YTHRION_HITS = hits;
     process.env.YTHRION_MOVED = '-1';
     if (!(await green(tests, true))) throw new Error('The tests must be green before numbers are moved.');
     delete process.env.YTHRION_HITS;
-    writeFileSync(done, JSON.stringify([...seconds]));
+    writeFileSync(done, '');
+    writeFileSync(secondsFile, JSON.stringify([...seconds]));
   }
-  for (const [test, took] of JSON.parse(readFileSync(done, 'utf8'))) seconds.set(test, took);
   return new Map(
     readdirSync(hits)
-      .filter((name) => name !== 'seconds.json')
+      .filter((name) => name !== 'done')
       .map((name) => JSON.parse(readFileSync(path.join(hits, name), 'utf8')))
       .map((/** @type {{ test: string; met: number[] }} */ { test, met }) => [test, new Set(met)]),
   );
