@@ -14,8 +14,10 @@ import {
   writeFileSync,
 } from 'node:fs';
 import path from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { runCLI } from 'jest';
+import { run } from '../steps.mjs';
 import { FOLDERS, importsOf, ROOT, sourcesOf, testsOfCore } from './folders.mjs';
 import { literalsOf, movable } from './literals.mjs';
 import { LOOKED_AT } from './lookedAt.mjs';
@@ -190,4 +192,13 @@ async function green(tests, first) {
   return results.success;
 }
 
-for (const folder of positionals.length > 0 ? positionals : FOLDERS) await tryFolder(folder);
+const [only, ...more] = positionals.length > 0 ? positionals : FOLDERS;
+if (only && more.length === 0) await tryFolder(only);
+else
+  // One process each: Jest keeps what it has transformed as long as its process lasts.
+  for (const folder of [only, ...more])
+    run(process.execPath, [
+      fileURLToPath(import.meta.url),
+      ...process.argv.slice(2).filter((word) => !positionals.includes(word)),
+      String(folder),
+    ]);
