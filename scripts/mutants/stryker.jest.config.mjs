@@ -1,18 +1,21 @@
 import base from '../../jest.config.js';
 
+const { YTHRION_FOLDER: folder = '*' } = process.env;
+
 /**
- * The tests of core, for changes made to core. Those that try hundreds of random recipes take as long as all the others
- * together and are left out: at least so many are noticed.
+ * For changes made to one folder of core: its own tests, and those of the plan and the record that are worked by hand. All
+ * the others would have to be loaded for every change; at least so many are noticed.
  */
 export default {
   ...base,
   rootDir: '../..',
-  testMatch: ['<rootDir>/packages/core/**/*.test.ts'],
-  testPathIgnorePatterns: [
-    '/node_modules/',
-    'plan/(anyPlan|keptPasses|story|wholeRange)\\.test',
-    'again/dyeAgain\\.test',
-    'process/conservation\\.test',
+  testMatch: [
+    `<rootDir>/packages/core/src/${folder}/**/*.test.ts`,
+    '<rootDir>/packages/core/src/**/byHand.test.ts',
+    '<rootDir>/packages/core/src/plan/{ways,set}.test.ts',
+    '<rootDir>/packages/core/src/recipe/tools.test.ts',
   ],
+  // Hundreds of random lists of acts.
+  testPathIgnorePatterns: ['/node_modules/', 'process/conservation\\.test'],
   testTimeout: 120_000,
 };

@@ -41,7 +41,7 @@ for (const folder of positionals.length > 0 ? positionals : FOLDERS) {
   const report = path.join(out, `${folder}.json`);
   const config = {
     testRunner: 'jest',
-    jest: { configFile: 'scripts/mutants/stryker.jest.config.mjs', enableFindRelatedTests: true },
+    jest: { configFile: 'scripts/mutants/stryker.jest.config.mjs', enableFindRelatedTests: false },
     coverageAnalysis: 'perTest',
     mutate: sample.map(({ file, line }) => `${file}:${line}-${line}`),
     mutator: { excludedMutations: LEFT_OUT },
@@ -49,11 +49,11 @@ for (const folder of positionals.length > 0 ? positionals : FOLDERS) {
     ignoreStatic: true,
     incremental: true,
     incrementalFile: path.join(out, `${folder}-tried.json`),
-    reporters: ['clear-text', 'json'],
+    reporters: ['progress-append-only', 'clear-text', 'json'],
     clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
     jsonReporter: { fileName: report },
     concurrency: 2,
-    timeoutMS: 60_000,
+    timeoutMS: 10_000,
     ignorePatterns: ['.cache', 'e2e', 'bench', 'docs', 'packages/*/dist', 'test-results'],
     tempDirName: '.cache/stryker-tmp',
     plugins: ['@stryker-mutator/jest-runner'],
@@ -61,6 +61,7 @@ for (const folder of positionals.length > 0 ? positionals : FOLDERS) {
   };
   const file = path.join(out, `${folder}.config.json`);
   writeFileSync(file, JSON.stringify(config, null, 1));
+  process.env.YTHRION_FOLDER = folder;
   runLocal('stryker', ['run', file]);
   if (!existsSync(report)) continue;
   const { files: told } = JSON.parse(readFileSync(report, 'utf8'));
