@@ -69,7 +69,10 @@ for (const folder of positionals.length > 0 ? positionals : FOLDERS) {
     one.mutants.map((/** @type {any} */ mutant) => mutant.status),
   );
   const killed = statuses.filter((status) => status === 'Killed' || status === 'Timeout').length;
-  const counted = statuses.filter((status) => status !== 'Ignored' && status !== 'CompileError').length;
+  // What cannot run at all is no change that a test could notice.
+  const counted = statuses.filter(
+    (status) => !['Ignored', 'CompileError', 'RuntimeError'].includes(status),
+  ).length;
   console.log(
     `${folder}: ${killed} of ${counted} changes noticed (${((100 * killed) / Math.max(1, counted)).toFixed(0)} %), on ${sample.length < lines.length ? `a seeded sample of ${sample.length} of ` : ''}${lines.length} lines`,
   );

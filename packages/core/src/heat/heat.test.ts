@@ -50,5 +50,12 @@ test('wool and nylon set at 85-98 °C; silk in the pot lowers the ceiling to 88 
       { fiber: 'silk', percent: 30 },
     ]),
   ).toEqual({ low: 75, high: 88, limitedBy: 'silk' });
+  // Whichever stands first.
+  expect(
+    setWindow([
+      { fiber: 'silk', percent: 30 },
+      { fiber: 'wool', percent: 70 },
+    ]),
+  ).toEqual({ low: 75, high: 88, limitedBy: 'silk' });
   expect(setWindow([{ fiber: 'cotton', percent: 100 }])).toBeUndefined();
 });

@@ -1,5 +1,7 @@
 import { boilingC, boilingPointC, airPressureKpa } from './boilingPoint';
 import { centerHotMinutes, centerLag } from './bundle';
+import { potSchema } from '../shelf/pot';
+import { riseFigure, ringMinutes } from './planHeat';
 import { coolDownMinutes, heatCapacityJPerK, heatUpMinutes, ledUpMinutes } from './heatUp';
 
 describe('boiling point', () => {
@@ -25,7 +27,7 @@ describe('heat balance, worked by hand', () => {
   const capacity = heatCapacityJPerK(6000, 200, 900);
   const ring = { powerWatts: 1500, efficiencyPercent: 60, vesselJPerK: 900, lossWPerK: 0 };
   test('26 288 J/K by 68 K is 1.788 MJ, at 900 W without loss 1986 s', () => {
-    expect(capacity).toBeCloseTo(26_288, 6);
+    expect(heatCapacityJPerK(6000, 200, 900)).toBeCloseTo(26_288, 6);
     expect(heatUpMinutes(ring, capacity, 20, 88, 20)).toBeCloseTo((26_288 * 68) / 900 / 60, 9);
   });
   test('with loss it takes longer, and agrees with stepping the balance second by second', () => {
@@ -62,6 +64,15 @@ describe('heat balance, worked by hand', () => {
     expect(ledUpMinutes({ ...ring, lossWPerK: 5 }, capacity, 20, 88, 20, 0.5)).toBeCloseTo(136, 9);
     expect(ledUpMinutes(ring, capacity, 20, 88, 20, 20)).toBeCloseTo((26_288 * 68) / 900 / 60, 9);
     expect(ledUpMinutes({ ...ring, lossWPerK: 20 }, capacity, 20, 88, 20, 1)).toBe(Number.POSITIVE_INFINITY);
+  });
+  test('a pot that loses nothing rises as it was decided on a strong ring, and as the ring can on a weak one', () => {
+    // 657 W are wanted: 900 W keep up, 600 W do not.
+    expect(ledUpMinutes(ring, capacity, 20, 88, 20, 1.5)).toBeCloseTo(68 / 1.5, 9);
+    expect(ledUpMinutes({ ...ring, powerWatts: 1000 }, capacity, 20, 88, 20, 1.5)).toBeCloseTo(
+      (26_288 * 68) / 600 / 60,
+      9,
+    );
+    expect(ledUpMinutes(ring, capacity, 90, 88, 20, 1.5)).toBe(0);
   });
   test('cooling from 88 to 40 °C in a room of 20 °C: ln(68 / 20) × 26 288 / 5 s', () => {
     expect(coolDownMinutes(5, capacity, 88, 40, 20)).toBeCloseTo((Math.log(3.4) * 26_288) / 5 / 60, 9);
@@ -103,10 +114,45 @@ describe('the center of a bundle', () => {
     // An eighth of the way is left: Fo = ln(1.602 × 8) / 5.783 = 0.4411, × (0.02 m)² ÷ 1.4e-7 m²/s = 1260 s.
     expect(centerHotMinutes(4, 20, 90, 100)).toBeCloseTo(21, 1);
   });
+  test('what is hot already needs no time, and what is as hot as the steam is never reached', () => {
+    expect(centerHotMinutes(4, 90, 90, 100)).toBe(0);
+    expect(centerHotMinutes(4, 95, 90, 100)).toBe(0);
+    expect(centerHotMinutes(4, 20, 100, 100)).toBe(Number.POSITIVE_INFINITY);
+  });
   test('twice as thick takes four times as long', () => {
     const thin = centerHotMinutes(4, 20, 90, 100);
     expect(centerHotMinutes(8, 20, 90, 100) / thin).toBeCloseTo(4, 6);
     expect(thin).toBeGreaterThan(10);
     expect(centerHotMinutes(4, 20, 100, 95)).toBe(Number.POSITIVE_INFINITY);
+  });
+});
+
+describe('a rise as it is told', () => {
+  const bath = (changes: object) => ({
+    waterMl: 6000,
+    fiberGrams: 200,
+    roomC: 20,
+    pot: potSchema.parse({
+      ...{ id: 'p', name: 'Great Tom', capacityMl: 12_000, powerWatts: 1500, efficiencyPercent: 60 },
+      ...{ vesselJPerK: 900, lossWPerK: 0, ...changes },
+    }),
+  });
+  test('a ring that keeps up is not spoken of, one that falls behind is', () => {
+    const strong = riseFigure(bath({}), 20, 88, 1.5);
+    expect([strong.value, strong.because]).toEqual([
+      expect.closeTo(68 / 1.5, 9),
+      '(88 °C − 20 °C) ÷ 1.5 °C/min = 45 min',
+    ]);
+    const weak = riseFigure(bath({ powerWatts: 1000 }), 20, 88, 1.5);
+    expect(weak.value).toBeCloseTo((26_288 * 68) / 600 / 60, 9);
+    expect(weak.because).toBe(
+      'from 20 to 88 °C at 1.5 °C/min while Great Tom keeps up: 26288 J/K on 1000 W at 60 %, losing 0 W/K',
+    );
+  });
+  test('what the ring needs is known where its power is', () => {
+    expect(ringMinutes(bath({}), 20, 88)).toBeCloseTo((26_288 * 68) / 900 / 60, 9);
+    expect(ringMinutes(bath({ powerWatts: null }), 20, 88)).toBeNull();
+    expect(ringMinutes({ ...bath({}), pot: null }, 20, 88)).toBeNull();
+    expect(riseFigure(bath({ powerWatts: null }), 20, 88, 1.5).value).toBeCloseTo(68 / 1.5, 9);
   });
 });
