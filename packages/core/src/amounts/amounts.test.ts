@@ -98,3 +98,14 @@ test.each([
   expect(work).toThrow(FieldError);
   expect(work).toThrow(expect.objectContaining({ field }));
 });
+
+test('depths from none to 12 % and stocks up to 10 % are reckoned with, beyond them nothing', () => {
+  expect([dyeGrams(100, 0), dyeGrams(100, 12)]).toEqual([0, 12]);
+  expect(() => dyeGrams(100, 12.1)).toThrow(FieldError);
+  expect(() => dyeGrams(100, -0.1)).toThrow(FieldError);
+  expect(stockMl(1, 10)).toBe(10);
+  expect(() => stockMl(1, 10.1)).toThrow(FieldError);
+  expect(() => stockMl(1, 0)).toThrow(FieldError);
+  expect(takeForDilution(2, 2, 100)).toBe(100);
+  expect(() => depthOfShade(1, 0)).toThrow(FieldError);
+});

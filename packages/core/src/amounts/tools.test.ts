@@ -82,6 +82,73 @@ describe('choosing a tool', () => {
   });
 });
 
+describe('which of two tools, by hand', () => {
+  const named = (amount: number, ...tools: Tool[]): string | undefined =>
+    chooseTool(amount, 'mL', tools)?.tool.name;
+  const both = (amount: number, one: Tool, other: Tool): (string | undefined)[] => [
+    named(amount, one, other),
+    named(amount, other, one),
+  ];
+  test('both read it to 3 %: fewer fills first, then the finer, whichever stands first', () => {
+    // 20 mL: 20 marked every 1 is ± 2.5 % in one fill, 10 marked every 0.2 ± 0.7 % in two.
+    expect(both(20, tool('a', 'syringe', 20, 1), tool('b', 'syringe', 10, 0.2))).toEqual(['a', 'a']);
+    expect(both(20, tool('a', 'syringe', 20, 1), tool('b', 'syringe', 20, 0.5))).toEqual(['b', 'b']);
+  });
+  test('neither reads it to 3 %: the finer first, then fewer fills', () => {
+    // 5 mL: 10 marked every 1 is ± 10 %; 2 marked every 0.2 ± 0.1 × √3 = 3.5 % in three fills.
+    expect(both(5, tool('a', 'syringe', 10, 1), tool('b', 'syringe', 2, 0.2))).toEqual(['b', 'b']);
+  });
+  test('one to 3 %, one not: the one that does, however many fills; five fills are too many', () => {
+    expect(both(8, tool('a', 'syringe', 10, 1), tool('b', 'syringe', 2, 0.02))).toEqual(['b', 'b']);
+    expect(both(10, tool('a', 'syringe', 10, 1), tool('b', 'syringe', 2, 0.02))).toEqual(['a', 'a']);
+    // Both in five fills or more: fewer of them.
+    expect(both(10, tool('a', 'syringe', 1, 0.02), tool('b', 'syringe', 2, 0.1))).toEqual(['b', 'b']);
+  });
+  test('just 3 % will do, four fills will do', () => {
+    // ± 0.27 in 9, in one fill; ± 0.05 × √4 in 8.
+    expect(both(9, tool('a', 'syringe', 10, 0.54), tool('b', 'syringe', 5, 0.01))).toEqual(['a', 'a']);
+    expect(both(8, tool('a', 'syringe', 2, 0.1), tool('b', 'syringe', 10, 0.6))).toEqual(['a', 'a']);
+  });
+  test('nothing is no amount', () => expect(named(0, SYRINGE_1)).toBeUndefined());
+});
+
+describe('a working dilution, by hand', () => {
+  const fine = tool('fine syringe', 'syringe', 1, 0.01);
+  const tenth = tool('3 mL syringe', 'syringe', 3, 0.1);
+  const cylinder = (ml: number): Tool => tool(`${ml} mL cylinder`, 'cylinder', ml, ml / 100);
+  test('0.3 mL of 2 %: 5 mL made up to 25 are 0.4 %, of which 1.5 mL hold as much', () => {
+    const plan = dilutionPlan(0.3, 2, [fine, cylinder(25)])!;
+    expect(plan).toMatchObject({
+      ratio: 5,
+      take: { reading: 5, tool: { name: '25 mL cylinder' } },
+      makeUp: { reading: 25, fills: 1 },
+      pour: { reading: 1.5, fills: 2, tool: { name: 'fine syringe' } },
+    });
+    expect(plan.strengthPercent).toBeCloseTo(0.4, 12);
+    // 0.125 in 5, 0.125 in 25, 0.005 × √2 in 1.5; nothing is rounded.
+    expect(plan.errorPercent).toBeCloseTo(Math.hypot(2.5, 0.5, (0.5 * Math.SQRT2) / 1.5), 9);
+  });
+  test('it is made up to what all doses need: ten of 2.515 mL take more than 25, though each is read as 2.5', () => {
+    const plan = dilutionPlan(0.503, 1, [fine, tenth, cylinder(25), cylinder(50)], 10)!;
+    expect([plan.ratio, plan.makeUp.reading, plan.pour.reading]).toEqual([5, 50, 2.5]);
+  });
+  test('and holds what all doses are read as: nine of 2.776 mL are 24.98, read as 2.78 they are 25.02', () => {
+    const plan = dilutionPlan(0.5552, 1, [fine, cylinder(25), cylinder(50)], 9)!;
+    expect([plan.ratio, plan.makeUp.reading, plan.pour.reading]).toEqual([5, 50, 2.78]);
+  });
+  test('it is made up in a cylinder or jug that holds all of it, and in a syringe only where there is none', () => {
+    const large = tool('60 mL syringe', 'syringe', 60, 0.5);
+    const jug = tool('jug', 'jug', 100, 1);
+    const madeUpIn = (...tools: Tool[]): string | undefined =>
+      dilutionPlan(0.3, 1, [fine, tool('5 mL syringe', 'syringe', 5, 0.1), ...tools])?.makeUp.tool.name;
+    expect(madeUpIn(large, cylinder(100))).toBe('100 mL cylinder');
+    expect(madeUpIn(large, jug)).toBe('jug');
+    expect(madeUpIn(large)).toBe('60 mL syringe');
+    expect(madeUpIn(large, cylinder(10))).toBe('60 mL syringe');
+    expect(madeUpIn(cylinder(10))).toBeUndefined();
+  });
+});
+
 describe('a pour too small to read', () => {
   test('0.3 mL of 1 % with 10 mL marks: one part in 10 or 20, and the dye is the same within the reading', () => {
     const plan = dilutionPlan(0.3, 1, [SYRINGE_10, CYLINDER_100])!;
