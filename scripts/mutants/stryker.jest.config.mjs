@@ -14,8 +14,7 @@ export default {
     '<rootDir>/packages/core/src/**/byHand.test.ts',
     '<rootDir>/packages/core/src/plan/{ways,set}.test.ts',
     '<rootDir>/packages/core/src/recipe/tools.test.ts',
+    '<rootDir>/packages/core/src/record/foldRecord.test.ts',
   ],
-  // Hundreds of random lists of acts.
-  testPathIgnorePatterns: ['/node_modules/', 'process/conservation\\.test'],
   testTimeout: 120_000,
 };
