@@ -26,6 +26,7 @@ export * from './document/readDocument';
 export * from './figure/fieldError';
 export * from './figure/figure';
 export * from './figure/plainNumber';
+export * from './figure/threeFigures';
 export * from './heat/boilingPoint';
 export * from './heat/bundle';
 export * from './heat/heatUp';

@@ -1,3 +1,4 @@
+import { threeFigures } from '../figure/threeFigures';
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../figure/plainNumber';
 import type { DyeClass } from '../shelf/dyeClasses';
@@ -60,8 +61,8 @@ const reckonedFrom = (
     Math.abs(takenMeq) < LEAST_TAKEN_MEQ
       ? ''
       : takenMeq > 0
-        ? `, less ${takenMeq.toPrecision(3)} meq of acid that fiber took along`
-        : `, with ${(-takenMeq).toPrecision(3)} meq of acid that fiber brought`
+        ? `, less ${threeFigures(takenMeq)} meq of acid that fiber took along`
+        : `, with ${threeFigures(-takenMeq)} meq of acid that fiber brought`
   }, charge balance with Davies activities`;
 
 /**

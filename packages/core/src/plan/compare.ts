@@ -1,3 +1,4 @@
+import { threeFigures } from '../figure/threeFigures';
 import type { Figure } from '../figure/figure';
 import type { Plan, PlannedPass, PourLine } from './planTypes';
 
@@ -91,4 +92,8 @@ function dyeLines(name: string, old: PourLine | undefined, now: PourLine | undef
 }
 
 const pouredAs = (pour: PourLine | undefined): string =>
-  !pour ? 'nothing' : pour.strengthPercent === null ? 'powder' : `${pour.strengthPercent} % stock`;
+  !pour
+    ? 'nothing'
+    : pour.strengthPercent === null
+      ? 'powder'
+      : `${threeFigures(pour.strengthPercent)} % stock`;

@@ -1,3 +1,4 @@
+import { threeFigures } from '../figure/threeFigures';
 import type { AgainNotice } from '../record/again/againNotices';
 import type { ComparedAct, DyedAgain, NotNow } from '../record/again/dyeAgain';
 import { goodsThen } from '../record/again/goodsAgain';
@@ -60,8 +61,8 @@ function goodsRows(folded: FoldedRecord, { formulation }: DyedAgain): AgainRow[]
       now: line
         ? figure(grams, 'g', () =>
             line.weighedGrams === null
-              ? `${line.count} × ${plainNumber(line.gramsEach)} g`
-              : `${plainNumber(grams)} g as weighed`,
+              ? `${line.count} × ${threeFigures(line.gramsEach)} g`
+              : `${threeFigures(grams)} g as weighed`,
           )
         : null,
       note: line ? null : 'left out',

@@ -14,6 +14,7 @@ import {
   type Dye,
   type ShelfResponse,
   type Stock,
+  threeFigures,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutOnShelf } from '../studio/queries';
@@ -144,7 +145,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
       <Typography>
         The jar will say{' '}
         <strong>
-          {Number(jar.strengthPercent.toPrecision(4))} %, {formatAmount(jar.volumeMl, 'mL')}
+          {threeFigures(jar.strengthPercent)} %, {formatAmount(jar.volumeMl, 'mL')}
         </strong>
         .
       </Typography>
