@@ -133,7 +133,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
         />
       ) : (
         <Typography component="div">
-          That is a stock of about{' '}
+          That is a stock of{' '}
           <FigureText
             figure={spoonStock(teaspoons, gramsPerTeaspoon(dye), volume)}
             name="Strength of a stock made by the spoon"
