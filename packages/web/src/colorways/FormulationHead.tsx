@@ -14,6 +14,7 @@ import {
   type Formulation,
   type Plan,
 } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../studio/queries';
 import { Choice } from '../parts/Choice';
@@ -48,6 +49,7 @@ export function FormulationHead({
   const navigate = useNavigate();
   const newest = versions[0];
   const keep = async (changes: Partial<Colorway> = {}): Promise<void> => {
+    if (!everythingReads()) return;
     const next = colorwaySchema.safeParse({
       ...draft.asItStands(),
       ...changes,
