@@ -48,3 +48,29 @@ test('an amount that cannot be read is gone to and said, and nothing is kept mea
   await page.getByRole('button', { name: 'Save version 2' }).click();
   await expect(page.getByText('Version 2 saved.')).toBeVisible();
 });
+
+test('changes made before another device saved are not dropped: both are offered', async ({
+  page,
+  browser,
+}) => {
+  await open(page, '/colorways/high-mass');
+  const depth = page.getByLabel('Depth', { exact: true }).first();
+  await depth.fill('2');
+  await expect(page.getByText('not saved yet; kept in this browser')).toBeVisible();
+  const other = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  await open(other, '/colorways/high-mass');
+  await other.getByLabel('Depth', { exact: true }).first().fill('3');
+  await other.getByRole('button', { name: 'Save version 2' }).click();
+  await expect(other.getByText('Version 2 saved.')).toBeVisible();
+  const said = page.getByText(/^Version 2 was saved on .* and your changes stand on version 1\./);
+  await page.reload();
+  await expect(said).toBeVisible();
+  await expect(depth).toHaveValue('2');
+  await page.getByRole('button', { name: 'Leave my changes, open version 2' }).click();
+  await expect(depth).toHaveValue('3');
+  await expect(said).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(depth).toHaveValue('2');
+  await page.getByRole('button', { name: 'Save version 3' }).click();
+  await expect(page.getByText('Version 3 saved.')).toBeVisible();
+});

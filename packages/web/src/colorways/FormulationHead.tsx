@@ -69,7 +69,7 @@ export function FormulationHead({
     const found = versions.find((candidate) => String(candidate.version) === version);
     if (!found) return;
     const { savedAt: _, ...kept } = found;
-    draft.takeUp(kept);
+    draft.open(kept);
   };
   return (
     <Box
@@ -148,6 +148,20 @@ export function FormulationHead({
         <Typography variant="caption" color="text.secondary" role="status">
           not saved yet; kept in this browser
         </Typography>
+      )}
+      {draft.changed && newest && newest.version > colorway.version && (
+        <Box
+          role="alert"
+          sx={{ flex: '1 1 100%', display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Typography variant="body2">
+            Version {newest.version} was saved on {dayOf(newest.savedAt)}, and your changes stand on version{' '}
+            {colorway.version}. Save them as version {newest.version + 1}, or leave them.
+          </Typography>
+          <Button size="small" variant="outlined" onClick={() => openVersion(String(newest.version))}>
+            Leave my changes, open version {newest.version}
+          </Button>
+        </Box>
       )}
     </Box>
   );
