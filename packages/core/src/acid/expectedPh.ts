@@ -1,6 +1,6 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
 import { ACIDS, type AcidMaterial } from '../materials/acids';

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { FieldError } from '../figure/fieldError';
 
 const checkStrength = (strengthPercent: number): void => {

@@ -1,4 +1,4 @@
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { figure, type Figure } from '../figure/figure';
 import { heatCapacityJPerK, heatUpMinutes, ledUpMinutes, type HeatingVessel } from './heatUp';
 import type { Pot } from '../shelf/pot';

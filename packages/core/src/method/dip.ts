@@ -1,7 +1,7 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { z } from 'zod';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { quantity } from '../shelf/quantitySchema';
 import { dyeStretches } from '../skein/yarnLook';
 import { dyebath } from './bath';

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { z } from 'zod';
 import { USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
 import { idSchema } from '../shelf/common';

@@ -1,5 +1,5 @@
 import { liesWords } from '../method/arranged';
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import type { Figure } from '../figure/figure';
 import type { Plan, PlannedPass, PourLine } from './planTypes';
 

@@ -1,4 +1,4 @@
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { figure } from '../figure/figure';
 import { boilingPointC, airPressureKpa } from '../heat/boilingPoint';
 import { centerHotMinutes } from '../heat/bundle';

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { ACID_MATERIALS, ACIDS } from '../materials/acids';
 import type { Shelf } from '../recipe/materials';
 import type { Formulation } from '../recipe/recipe';

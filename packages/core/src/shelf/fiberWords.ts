@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import type { Base } from './base';
 import { FIBERS } from './fibers';
 

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { formatAmount } from '../units/formatQuantity';
 import type { Stock } from './stock';
 

@@ -1,5 +1,5 @@
-import { plainNumber } from '../figure/plainNumber';
-import { threeFigures } from '../figure/threeFigures';
+import { plainNumber } from './plainNumber';
+import { threeFigures } from './threeFigures';
 
 /** A number and its unit, kept apart so that a screen can set the unit smaller. */
 export interface ShownAmount {

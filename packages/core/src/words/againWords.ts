@@ -1,9 +1,9 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import type { AgainNotice } from '../record/again/againNotices';
 import type { ComparedAct, DyedAgain, NotNow } from '../record/again/dyeAgain';
 import { goodsThen } from '../record/again/goodsAgain';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { amountOf, minutesOf } from '../process/amountOf';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';

@@ -1,7 +1,7 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { ACIDS } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';
 import type { Act, ActOf } from '../process/act';
 import { amountOf, minutesOf, type MeasuredOut } from '../process/amountOf';

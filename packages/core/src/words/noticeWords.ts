@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { phRange } from '../acid/phRange';
 import type { Figure } from '../figure/figure';
 import { setMethodFacts } from '../heat/setMethods';

@@ -4,7 +4,6 @@ import { anyRecipe } from '../../test/wholeRange';
 import type { Figure } from '../figure/figure';
 import { planFormulation } from '../plan/plan';
 import { formulate } from '../recipe/materials';
-import { showAmount } from '../units/formatQuantity';
 import { noticeWords } from './noticeWords';
 import { runSheet } from './runSheet';
 

@@ -1,4 +1,4 @@
-import { threeFigures } from '../figure/threeFigures';
+import { threeFigures } from '../units/threeFigures';
 import { cardOf } from '../record/cardOf';
 import { noticeWords } from './noticeWords';
 import type { Plan } from '../plan/planTypes';
