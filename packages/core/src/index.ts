@@ -22,6 +22,7 @@ export * from './contract/requests';
 export * from './document/keepQuickPour';
 export * from './document/document';
 export * from './document/planDocument';
+export * from './document/problemsOf';
 export * from './document/readDocument';
 export * from './figure/fieldError';
 export * from './figure/figure';

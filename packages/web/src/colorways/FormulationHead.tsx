@@ -13,6 +13,7 @@ import {
   type ColorwayOnList,
   type Formulation,
   type Plan,
+  problemsOf,
 } from '@ythrion/core';
 import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
@@ -55,7 +56,8 @@ export function FormulationHead({
       ...changes,
       version: isNew ? 1 : (newest?.version ?? 0) + 1,
     });
-    if (!next.success) return void say(next.error.issues[0]?.message ?? 'This cannot be saved yet.');
+    if (!next.success)
+      return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be saved yet.');
     try {
       const { savedAt: _, ...kept } = await save.mutateAsync(next.data);
       draft.takeUp(kept);

@@ -15,6 +15,7 @@ import {
   type ShelfResponse,
   type Stock,
   threeFigures,
+  problemsOf,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutOnShelf } from '../studio/queries';
@@ -69,7 +70,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
       weighedGrams: weighed ?? null,
       note: way === 'by the spoon' ? 'Made by the spoon: strength is an estimate.' : '',
     });
-    if (!stock.success) return say(stock.error.issues[0]?.message ?? 'This jar cannot be kept.');
+    if (!stock.success) return say(problemsOf(stock.error.issues)[0]?.message ?? 'This jar cannot be kept.');
     try {
       await put.mutateAsync(stock.data);
       say('The jar is on the shelf.');
