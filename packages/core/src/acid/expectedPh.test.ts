@@ -44,9 +44,9 @@ test('what fiber took along is said in meq, what is next to nothing is not', () 
   expect(expectedPh([{ material: 'vinegar', pureGrams: 6 }], 6, 0, SOFT).because).toMatch(
     /^16\.7 mmol\/L acetic acid in water/,
   );
-  expect(said(9.5)).toMatch(/less 9.50 meq of acid that fiber took along/);
-  expect(said(-9.5)).toMatch(/with 9.50 meq of acid that fiber brought/);
-  expect(said(0.0055)).toMatch(/0.00550 meq/);
+  expect(said(9.5)).toMatch(/less 9.5 meq of acid that fiber took along/);
+  expect(said(-9.5)).toMatch(/with 9.5 meq of acid that fiber brought/);
+  expect(said(0.0055)).toMatch(/0.0055 meq/);
   expect(said(0.0049)).not.toMatch(/meq of acid/);
 });
 

@@ -1,5 +1,6 @@
+import { threeFigures } from '../units/threeFigures';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { DyeClass } from '../shelf/dyeClasses';
 import type { StudioWater } from '../shelf/water';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
@@ -60,8 +61,8 @@ const reckonedFrom = (
     Math.abs(takenMeq) < LEAST_TAKEN_MEQ
       ? ''
       : takenMeq > 0
-        ? `, less ${takenMeq.toPrecision(3)} meq of acid that fiber took along`
-        : `, with ${(-takenMeq).toPrecision(3)} meq of acid that fiber brought`
+        ? `, less ${threeFigures(takenMeq)} meq of acid that fiber took along`
+        : `, with ${threeFigures(-takenMeq)} meq of acid that fiber brought`
   }, charge balance with Davies activities`;
 
 /**

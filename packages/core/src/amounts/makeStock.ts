@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { gramsInStock, makeUpMl, stockStrength } from './stock';
 
 /** How to make a jar of stock. */

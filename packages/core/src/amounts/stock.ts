@@ -1,3 +1,4 @@
+import { threeFigures } from '../units/threeFigures';
 import { FieldError } from '../figure/fieldError';
 
 const checkStrength = (strengthPercent: number): void => {
@@ -46,7 +47,7 @@ export function takeForDilution(fromPercent: number, toPercent: number, volumeMl
   if (toPercent > fromPercent)
     throw new FieldError(
       'strengthPercent',
-      `A dilution cannot be stronger (${toPercent} %) than the stock it is made from (${fromPercent} %).`,
+      `A dilution cannot be stronger (${threeFigures(toPercent)} %) than the stock it is made from (${threeFigures(fromPercent)} %).`,
     );
   return (volumeMl * toPercent) / fromPercent;
 }

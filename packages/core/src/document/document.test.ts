@@ -49,7 +49,7 @@ test('the newest version is planned; several colorways must be named', () => {
 });
 
 test.each<[string, unknown, string, RegExp]>([
-  ['not a document', 'hello', '', /object/],
+  ['not a document', 'hello', '', /must be a set of fields/],
   ['another format', { ...document, format: 'other' }, 'format', /must be "ythrion"/],
   ['a later version', { ...document, version: 9 }, 'version', /version 1 to 3/],
   ['a field nobody knows', { ...document, extra: 1 }, '', /no field “extra”/],

@@ -5,14 +5,8 @@ import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
 import { singleDyes } from '../amounts/premix';
 import { planFormulation } from '../plan/plan';
+import { problemsOf, type Problem } from './problemsOf';
 import { documentSchema, type StudioDocument } from './document';
-
-/** One thing wrong with a document. */
-export interface Problem {
-  /** Path of the field: `colorways.0.recipe.goods.1.baseId`; empty for the document itself. */
-  field: string;
-  message: string;
-}
 
 /** A document that cannot be taken, with everything that is wrong with it. */
 export class DocumentError extends Error {
@@ -37,24 +31,6 @@ export function readDocument(
   const problems = [...duplicates(document), ...references(document, known)];
   if (problems.length > 0) throw new DocumentError(problems);
   return document;
-}
-
-interface ShapeIssue {
-  path: readonly PropertyKey[];
-  message: string;
-  code?: string | undefined;
-  keys?: readonly string[];
-}
-
-/** Schema issues as problems in a dyer's words. */
-export function problemsOf(issues: readonly ShapeIssue[]): Problem[] {
-  return issues.map((issue) => ({
-    field: issue.path.map(String).join('.'),
-    message:
-      issue.code === 'unrecognized_keys'
-        ? `There is no field ${(issue.keys ?? []).map((key) => `“${key}”`).join(', ')} here.`
-        : issue.message,
-  }));
 }
 
 function duplicates(document: StudioDocument): Problem[] {

@@ -1,3 +1,4 @@
+import { plainNumber } from '../units/plainNumber';
 import { figure, type Figure } from '../figure/figure';
 import { heatCapacityJPerK, heatUpMinutes, ledUpMinutes, type HeatingVessel } from './heatUp';
 import type { Pot } from '../shelf/pot';
@@ -43,14 +44,15 @@ export function riseFigure(bath: BathToHeat, fromC: number, toC: number, rampCPe
       led,
       'min',
       () =>
-        `from ${fromC.toFixed(0)} to ${toC} °C at ${rampCPerMin} °C/min while ${pot.name} keeps up: ${heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK).toFixed(0)} J/K on ${pot.powerWatts} W at ${pot.efficiencyPercent} %, losing ${pot.lossWPerK} W/K`,
+        `from ${fromC.toFixed(0)} to ${plainNumber(toC)} °C at ${plainNumber(rampCPerMin)} °C/min while ${pot.name} keeps up: ${heatCapacityJPerK(waterMl, fiberGrams, pot.vesselJPerK).toFixed(0)} J/K on ${pot.powerWatts} W at ${pot.efficiencyPercent} %, losing ${pot.lossWPerK} W/K`,
       'estimate',
       'heat balance; vessel data as entered',
     );
   return figure(
     gentle,
     'min',
-    () => `(${toC} °C − ${fromC.toFixed(0)} °C) ÷ ${rampCPerMin} °C/min = ${gentle.toFixed(0)} min`,
+    () =>
+      `(${plainNumber(toC)} °C − ${fromC.toFixed(0)} °C) ÷ ${plainNumber(rampCPerMin)} °C/min = ${gentle.toFixed(0)} min`,
     'estimate',
     PRACTICE,
   );

@@ -16,6 +16,8 @@ export interface AcidFacts {
   protons: number;
   /** Liquids: g of pure acid per 100 mL; crystals: % of pure acid. */
   usualStrength: number;
+  /** Pure acid in a liter of bath that a dose starts from, g (common practice, no source). */
+  usualGPerL: number;
   /** Pure acid that a liter of water holds at most, g. */
   mostGPerL: number;
   /** The acid it is held against, for the same pH and for as many protons. */
@@ -27,6 +29,7 @@ const ACETIC = {
   substance: 'acetic',
   molarMass: 60.052,
   protons: 1,
+  usualGPerL: 1,
   mostGPerL: 1049,
 } as const;
 const CITRIC = {
@@ -34,6 +37,7 @@ const CITRIC = {
   substance: 'citric',
   molarMass: 192.124,
   protons: 3,
+  usualGPerL: 1,
   mostGPerL: 750,
 } as const;
 const FORMIC = {
@@ -41,6 +45,7 @@ const FORMIC = {
   substance: 'formic',
   molarMass: 46.026,
   protons: 1,
+  usualGPerL: 0.5,
   mostGPerL: 1220,
 } as const;
 

@@ -1,6 +1,7 @@
+import { threeFigures } from '../units/threeFigures';
 import { z } from 'zod';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { quantity } from '../shelf/quantitySchema';
 import { dyeStretches } from '../skein/yarnLook';
 import { dyebath } from './bath';
@@ -91,7 +92,7 @@ export const dip: Method<Settings> = {
   words: {
     ...USUAL_WORDS,
     goodsIn: ({ sharePercent }, { act }) =>
-      `Hang the end of the ${isWet(act) ? 'goods' : 'dry goods'} in, ${plainNumber(sharePercent)} % of the length`,
+      `Hang the end of the ${isWet(act) ? 'goods' : 'dry goods'} in, ${threeFigures(sharePercent)} % of the length`,
     title({ sharePercent }, { act, dose }) {
       if (act.kind !== 'hold' || act.purpose !== 'dip' || !dose) return null;
       return dose.nth === dose.of

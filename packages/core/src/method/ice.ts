@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { EVERYWHERE } from '../process/place';
 import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';

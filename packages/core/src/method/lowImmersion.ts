@@ -1,6 +1,7 @@
+import { threeFigures } from '../units/threeFigures';
 import { z } from 'zod';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes, emptied, filled } from './bath';
@@ -100,7 +101,7 @@ export const lowImmersion: Method<Settings> = {
         : 'Lay the goods in, just showing; pour color in places',
     detail({ turns, depthCm }, { act, madeUp }) {
       if (act.kind === 'run')
-        return madeUp ? `Around the goods: ${plainNumber(depthCm)} cm high once all is in.` : null;
+        return madeUp ? `Around the goods: ${threeFigures(depthCm)} cm high once all is in.` : null;
       if (act.kind === 'hold' && act.purpose === 'bath' && turns > 0)
         return `Turn the goods ${turns === 1 ? 'once' : `${turns} times`}.`;
       return null;

@@ -1,4 +1,4 @@
-import { plainNumber } from '../figure/plainNumber';
+import { threeFigures } from '../units/threeFigures';
 import { formatAmount } from '../units/formatQuantity';
 import type { OwnStep } from './ownWay';
 
@@ -19,7 +19,7 @@ export function ownStepWords(step: OwnStep, names: StepNames): string {
     case 'water':
       return step.sharePercent === 100
         ? 'Run the water.'
-        : `Run ${plainNumber(step.sharePercent)} % of the water.`;
+        : `Run ${threeFigures(step.sharePercent)} % of the water.`;
     case 'dye':
       return step.lineId === null
         ? 'Put a dose of every dye in.'
@@ -29,7 +29,7 @@ export function ownStepWords(step: OwnStep, names: StepNames): string {
     case 'goods in':
       return step.sharePercent === 100
         ? 'Lay the goods in.'
-        : `Hang the goods in, ${plainNumber(step.sharePercent)} % of the length.`;
+        : `Hang the goods in, ${threeFigures(step.sharePercent)} % of the length.`;
     case 'lift':
       return 'Lift the goods out.';
     case 'turn':

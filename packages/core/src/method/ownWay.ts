@@ -1,6 +1,6 @@
+import { threeFigures } from '../units/threeFigures';
 import { z } from 'zod';
 import { USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
-import { plainNumber } from '../figure/plainNumber';
 import { idSchema } from '../shelf/common';
 import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
@@ -223,7 +223,7 @@ export const ownWay: Method<Settings> = {
     ...USUAL_WORDS,
     goodsIn: (_, { act }) =>
       act.kind === 'place' && act.reach !== null && act.reach !== 'none'
-        ? `Hang the goods in, ${plainNumber(100 * act.reach.to)} % of the length`
+        ? `Hang the goods in, ${threeFigures(100 * act.reach.to)} % of the length`
         : isWet(act)
           ? 'Lift the goods in'
           : 'Lay the dry goods in',
@@ -231,9 +231,9 @@ export const ownWay: Method<Settings> = {
       act.kind === 'stand' && act.purpose === 'rest'
         ? `Leave it to stand${act.leaves === 0 ? ' until the bath clears' : ''}`
         : act.kind === 'hold' && act.purpose === 'bath' && !act.untilClear
-          ? `Hold at ${plainNumber(Math.round(act.atC ?? 0))} °C`
+          ? `Hold at ${Math.round(act.atC ?? 0)} °C`
           : act.kind === 'hold' && act.purpose === 'bath'
-            ? `Hold at ${plainNumber(Math.round(act.atC ?? 0))} °C until the bath clears`
+            ? `Hold at ${Math.round(act.atC ?? 0)} °C until the bath clears`
             : null,
     detail: (_, { act, dose }) => (act.purpose === 'dose' && dose ? `Dose ${dose.nth} of ${dose.of}.` : null),
     unheated: ({ steps }) => {

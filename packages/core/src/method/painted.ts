@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { End } from '../process/act';
 import { EVERYWHERE, type Place } from '../process/place';
 import { formatAmount } from '../units/formatQuantity';

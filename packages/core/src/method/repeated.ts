@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { quantity } from '../shelf/quantitySchema';
 import { acidsAt, dilution, pour, water } from './bath';
 import { goodsIn } from './goodsIn';

@@ -1,3 +1,5 @@
+import { liesWords } from '../method/arranged';
+import { threeFigures } from '../units/threeFigures';
 import type { Figure } from '../figure/figure';
 import type { Plan, PlannedPass, PourLine } from './planTypes';
 
@@ -17,12 +19,30 @@ export function comparePlans(before: Plan, after: Plan): ComparedLine[] {
   return [
     line('Goods', before.wog, after.wog),
     ...Array.from({ length: passes }, (_, i) =>
-      passLines(before.passes[i], after.passes[i], single ? '' : `Pass ${i + 1}, `),
+      passLines(of(before, i), of(after, i), single ? '' : `Pass ${i + 1}, `),
     ).flat(),
     ...(single ? [] : [line('Water, every pass', before.totals.water, after.totals.water)]),
     line('Set, temperature', before.set.temperature, after.set.temperature),
     line('Set, hold', before.set.hold, after.set.hold),
   ];
+}
+
+/** A pass, and how its goods go in. */
+interface Compared extends PlannedPass {
+  lie: string;
+}
+
+/** A pass of a plan with how its goods are laid: as the last act says that lays them. */
+function of(plan: Plan, i: number): Compared | undefined {
+  const pass = plan.passes[i];
+  if (!pass) return undefined;
+  const acts = plan.lines.map(({ act }) => act).filter((act) => act.pass === pass.id);
+  const lies = acts.flatMap((act) =>
+    (act.kind === 'place' || act.kind === 'handle') && act.lies !== null ? [act.lies] : [],
+  );
+  const last = lies.at(-1);
+  const dry = acts.some((act) => act.kind === 'place' && !act.wet && act.purpose !== 'soak');
+  return { ...pass, lie: `${(last && liesWords(last)) ?? 'open'}${dry ? ', dry' : ''}` };
 }
 
 function line(label: string, before: ComparedLine['before'], after: ComparedLine['after']): ComparedLine {
@@ -34,11 +54,7 @@ function same(a: ComparedLine['before'], b: ComparedLine['before']): boolean {
   return a.unit === b.unit && Math.abs(a.value - b.value) <= 1e-9 * Math.max(1, Math.abs(a.value));
 }
 
-function passLines(
-  old: PlannedPass | undefined,
-  now: PlannedPass | undefined,
-  prefix: string,
-): ComparedLine[] {
+function passLines(old: Compared | undefined, now: Compared | undefined, prefix: string): ComparedLine[] {
   const olds = old?.pours ?? [];
   const news = now?.pours ?? [];
   const ids = [...new Set([...olds, ...news].map((pour) => pour.dyeId))];
@@ -60,15 +76,22 @@ function passLines(
   const acids = Math.max(old?.acids.length ?? 0, now?.acids.length ?? 0);
   return [
     ...method,
+    line(label('goods'), old?.lie ?? null, now?.lie ?? null),
     ...dyes.map((one) => ({ ...one, label: label(one.label) })),
     line(label('water'), old?.water ?? null, now?.water ?? null),
-    ...Array.from({ length: acids }, (_, i) =>
-      line(
-        label(old?.acids[i]?.label ?? now?.acids[i]?.label ?? 'acid'),
-        old?.acids[i]?.amount ?? null,
-        now?.acids[i]?.amount ?? null,
-      ),
-    ),
+    ...Array.from({ length: acids }, (_, i) => {
+      const [before, after] = [old?.acids[i], now?.acids[i]];
+      const name = label(before?.label ?? after?.label ?? 'acid');
+      return [
+        line(name, before?.amount ?? null, after?.amount ?? null),
+        ...(before && after && before.when !== after.when
+          ? [line(`${name}, when`, before.when, after.when)]
+          : []),
+      ];
+    }).flat(),
+    ...(old?.topUp || now?.topUp
+      ? [line(label('topped up'), old?.topUp?.water ?? null, now?.topUp?.water ?? null)]
+      : []),
     ...(old?.heat || now?.heat
       ? [
           line(label('temperature'), old?.heat?.temperature ?? null, now?.heat?.temperature ?? null),
@@ -91,4 +114,8 @@ function dyeLines(name: string, old: PourLine | undefined, now: PourLine | undef
 }
 
 const pouredAs = (pour: PourLine | undefined): string =>
-  !pour ? 'nothing' : pour.strengthPercent === null ? 'powder' : `${pour.strengthPercent} % stock`;
+  !pour
+    ? 'nothing'
+    : pour.strengthPercent === null
+      ? 'powder'
+      : `${threeFigures(pour.strengthPercent)} % stock`;

@@ -1,5 +1,5 @@
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { sectionsOf } from '../method';
 import { layerOf } from '../method/paintedStack';
 import { receivedBy } from '../process/depths';

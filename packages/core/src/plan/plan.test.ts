@@ -358,6 +358,23 @@ describe('dyeing on other goods', () => {
     expect(tripled.passes[0]!.water).toEqual({ basis: 'volume', value: 18_000 });
     expect(tripled.passes[0]!.acids[0]!.value).toBe(300);
   });
+  test('goods laid otherwise, dry, or acid at another time differ, and are named', () => {
+    const [only] = recipe().passes;
+    const differing = (changes: object): string[] => {
+      const other = { ...recipe(), passes: [{ ...only!, ...changes }] } as Recipe;
+      return comparePlans(planFormulation(formulation()), planFormulation(formulate('x', other, SHELF)))
+        .filter((line) => line.differs)
+        .map(({ label, before, after }) => `${label}: ${before} → ${after}`);
+    };
+    expect(differing({ arrangement: { kind: 'twisted tight', count: 3 } })).toEqual([
+      'Goods: open → twisted tight 3×',
+    ]);
+    expect(differing({ goodsGoIn: 'dry' })[0]).toBe('Goods: open → open, dry');
+    expect(differing({ acids: [{ ...only!.acids[0]!, when: 'last' }] })).toContain(
+      'White vinegar, when: start → last',
+    );
+    expect(differing({ topUpMl: 500 })[0]).toMatch(/^Topped up: null →/);
+  });
   test('another jar gives other volumes of the same dye', () => {
     const [only] = recipe().passes;
     const stronger = {

@@ -1,7 +1,7 @@
 import { singleDyes } from '../amounts/premix';
 import { dyeableShare } from '../amounts/dyeableShare';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { methodFacts } from '../method';
 import { lineGrams } from '../recipe/lineGrams';
 import { named } from '../recipe/materials';

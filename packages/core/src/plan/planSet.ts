@@ -1,3 +1,4 @@
+import { plainNumber } from '../units/plainNumber';
 import { figure } from '../figure/figure';
 import { boilingPointC, airPressureKpa } from '../heat/boilingPoint';
 import { centerHotMinutes } from '../heat/bundle';
@@ -54,7 +55,7 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
           center,
           'min',
           () =>
-            `center of a ${set.bundleCm} cm bundle from ${place.roomC} °C to within ${NEAR_STEAM_C} °C of the steam, 1.4 × 10⁻⁷ m²/s`,
+            `center of a ${plainNumber(set.bundleCm)} cm bundle from ${plainNumber(place.roomC)} °C to within ${NEAR_STEAM_C} °C of the steam, 1.4 × 10⁻⁷ m²/s`,
           'estimate',
           'conduction into a cylinder, Carslaw and Jaeger; diffusivity of wet wool from memory',
         )
@@ -64,7 +65,7 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
           cools,
           'min',
           () =>
-            `ln((${set.temperatureC} − ${place.roomC}) ÷ (${HANDLING_C} − ${place.roomC})) × ${capacity.toFixed(0)} J/K ÷ ${pot?.lossWPerK ?? 0} W/K`,
+            `ln((${plainNumber(set.temperatureC)} − ${plainNumber(place.roomC)}) ÷ (${HANDLING_C} − ${plainNumber(place.roomC)})) × ${capacity.toFixed(0)} J/K ÷ ${pot?.lossWPerK ?? 0} W/K`,
           'estimate',
           'Newton’s law of cooling; vessel data as entered',
         )

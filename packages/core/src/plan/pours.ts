@@ -3,7 +3,7 @@ import { dilutionPlan } from '../amounts/dilutionPlan';
 import { depthOfShade } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Tool } from '../shelf/tool';

@@ -1,7 +1,7 @@
 import { equalEquivalents } from '../acid/acidDose';
 import { acidGramsForPh, alkalinityMolar, expectedPh, phBeforeGoods } from '../acid/expectedPh';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import type { Formulation } from '../recipe/recipe';
 import { acidsTogether } from '../process/liquid';

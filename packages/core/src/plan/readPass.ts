@@ -1,6 +1,6 @@
 import { phWindow } from '../acid/expectedPh';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { methodFacts } from '../method';
 import type { WayRead } from '../method/method';
 import { ACIDS } from '../materials/acids';

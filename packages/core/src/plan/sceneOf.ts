@@ -1,6 +1,6 @@
 import { acidAmounts, type AcidAmounts } from '../acid/acidDose';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { topUpAcid } from '../acid/topUp';
 import { ACIDS } from '../materials/acids';
 import { methodFacts, type PassMethod } from '../method';

@@ -1,5 +1,5 @@
 import { figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { minutesOf } from '../process/amountOf';
 import { formatAmount } from '../units/formatQuantity';

@@ -504,7 +504,7 @@ test('a scale too coarse for a pinch says what the depth may come out as; painte
   );
   // 0.02 % on 200 g is 0.04 g; half a graduation of 0.01 g is 12.5 % of it, so 0.0174 to 0.0226 %.
   expect(plan.notices.map(noticeWords)).toContain(
-    'Bell Red: 0.04 g is read as 0.04 g on the scale, to within 13 %; 0.02 % may come out as 0.017 % or 0.023 %. No dilution with these tools does better: take a finer tool.',
+    'Bell Red: 0.04 g is read as 0.04 g on the scale, to within 13 %; 0.02 % may come out as 0.0174 % or 0.0226 %. No dilution with these tools does better: take a finer tool.',
   );
   const bare = { method: METHODS.painting.usual, dyes: [depth('d1', 'blue', 1, 'blue-1', 'a')] };
   const said = (method: 'simmer' | 'steam'): string[] =>

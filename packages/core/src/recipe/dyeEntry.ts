@@ -2,7 +2,7 @@ import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { FieldError } from '../figure/fieldError';
 import type { Because, Sureness } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import { spoonMl, type SpoonSystem } from '../units/conversions';

@@ -1,6 +1,6 @@
 import { depthOfShade } from '../amounts/dyeMass';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { SpoonSystem } from '../units/conversions';
 import { parseQuantity } from '../units/parseQuantity';

@@ -1,3 +1,4 @@
+import { threeFigures } from '../units/threeFigures';
 import { ACID_MATERIALS, ACIDS } from '../materials/acids';
 import type { Shelf } from '../recipe/materials';
 import type { Formulation } from '../recipe/recipe';
@@ -24,7 +25,7 @@ export function additionChoices(shelf: Shelf, formulation: Formulation): Additio
   return [
     ...jars.map((jar): AdditionChoice => ({
       key: `jar-${jar.id}`,
-      label: `${dyeOf(jar.dyeId)?.name ?? ''} ${jar.strengthPercent} %`,
+      label: `${dyeOf(jar.dyeId)?.name ?? ''} ${threeFigures(jar.strengthPercent)} %`,
       unit: 'mL',
       gramsPerTeaspoon: null,
       material: {

@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import type { Thing, VesselRole } from '../process/act';
 import type { Card } from './card';
 

@@ -1,9 +1,10 @@
+import { threeFigures } from '../units/threeFigures';
 import { formatAmount } from '../units/formatQuantity';
 import type { Stock } from './stock';
 
 /** A jar as its label says it: strength, then the code if it has one. */
 export function jarWords({ strengthPercent, code }: Pick<Stock, 'strengthPercent' | 'code'>): string {
-  return `${strengthPercent} % ${code}`.trim();
+  return `${threeFigures(strengthPercent)} % ${code}`.trim();
 }
 
 /** What a jar still holds, in words. @param leftMl below zero where more was poured than it was made with */

@@ -1,5 +1,5 @@
 import { BLUE, SOCK } from '../../test/examples';
-import { problemsOf } from '../document/readDocument';
+import { problemsOf } from '../document/problemsOf';
 import { baseSchema } from './base';
 import { dyeSchema } from './dye';
 import { potSchema } from './pot';

@@ -1,41 +1,43 @@
+import { plainNumber } from './plainNumber';
+import { threeFigures } from './threeFigures';
+
 /** A number and its unit, kept apart so that a screen can set the unit smaller. */
 export interface ShownAmount {
   number: string;
   unit: string;
 }
 
-/** Decimals that a bench can use for a value of this size: three figures, never more than three decimals. */
-function decimals(value: number): number {
-  const size = Math.abs(value);
-  if (size === 0) return 0;
-  if (size < 1) return 3;
-  if (size < 10) return 2;
-  if (size < 100) return 1;
-  return 0;
-}
+/** Grams below which a dyer reads milligrams. */
+const LEAST_GRAMS = 0.01;
+
+/** Three figures, from 100 up all that stands before the point; no trailing zeros. */
+const threeOf = (value: number): string =>
+  Math.abs(value) >= 100 ? String(Math.round(value)) : plainNumber(Number(value.toPrecision(3)));
 
 const trimmed = (value: number, places: number): string => {
   const text = value.toFixed(places);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 };
 
+/** Liters and kilograms, to the hundredth part as long as three figures leave it. */
+const largeOf = (value: number): string => (Math.abs(value) >= 100 ? threeOf(value) : trimmed(value, 2));
+
 /**
- * A value in its canonical unit as a dyer reads it: large volumes in liters, long times in hours, money with cents.
- * No more figures than can be weighed or read.
+ * A value in its canonical unit as a dyer reads it, to three figures: large volumes in liters, small masses in milligrams,
+ * long times in hours, money with cents.
  */
 export function showAmount(value: number, unit: string): ShownAmount {
-  if (unit === 'mL' && Math.abs(value) >= 1000) return { number: trimmed(value / 1000, 2), unit: 'L' };
-  if (unit === 'mL')
-    return { number: trimmed(value, Math.abs(value) < 1 ? 2 : Math.abs(value) < 100 ? 1 : 0), unit };
-  if (unit === 'g' && Math.abs(value) >= 10_000) return { number: trimmed(value / 1000, 2), unit: 'kg' };
+  const size = Math.abs(value);
+  if (unit === 'mL' && size >= 1000) return { number: largeOf(value / 1000), unit: 'L' };
+  if (unit === 'g' && size >= 10_000) return { number: largeOf(value / 1000), unit: 'kg' };
+  if (unit === 'g' && size > 0 && size < LEAST_GRAMS) return { number: threeOf(1000 * value), unit: 'mg' };
   if (unit === 'min' && value >= 60) return { number: hoursAndMinutes(value), unit: '' };
-  if (unit === 'min') return { number: trimmed(value, value < 10 ? 1 : 0), unit };
+  if (unit === 'min' && value >= 10) return { number: trimmed(value, 0), unit };
   if (unit === 'pH') return { number: `pH ${value.toFixed(1)}`, unit: '' };
-  if (unit === '°C') return { number: trimmed(value, 0), unit };
+  if (unit === '°C') return { number: threeFigures(value), unit };
   if (unit === 'cents') return { number: (value / 100).toFixed(2), unit: '' };
-  if (unit === 'mL/g')
-    return { number: `1:${trimmed(value, value < 0.1 ? 3 : value < 1 ? 2 : value < 10 ? 1 : 0)}`, unit: '' };
-  return { number: trimmed(value, decimals(value)), unit };
+  if (unit === 'mL/g') return { number: `1:${threeOf(value)}`, unit: '' };
+  return { number: threeOf(value), unit };
 }
 
 /** `showAmount` as one text. */

@@ -1,8 +1,9 @@
+import { threeFigures } from '../units/threeFigures';
 import type { AgainNotice } from '../record/again/againNotices';
 import type { ComparedAct, DyedAgain, NotNow } from '../record/again/dyeAgain';
 import { goodsThen } from '../record/again/goodsAgain';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { amountOf, minutesOf } from '../process/amountOf';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
@@ -60,8 +61,8 @@ function goodsRows(folded: FoldedRecord, { formulation }: DyedAgain): AgainRow[]
       now: line
         ? figure(grams, 'g', () =>
             line.weighedGrams === null
-              ? `${line.count} × ${plainNumber(line.gramsEach)} g`
-              : `${plainNumber(grams)} g as weighed`,
+              ? `${line.count} × ${threeFigures(line.gramsEach)} g`
+              : `${threeFigures(grams)} g as weighed`,
           )
         : null,
       note: line ? null : 'left out',

@@ -37,7 +37,8 @@ export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
     const inAll = got.reduce((sum, { amount }) => sum + amount, 0);
     if (got.length === 0 || Math.abs(inAll - asked.amount) <= 0.005 * asked.amount) return [];
     const poured = got.map(({ amount, unit }) => formatAmount(amount, unit)).join(' and ');
-    return [`${titleOf(line, reading)}: ${poured} instead of ${formatAmount(asked.amount, asked.unit)}.`];
+    const meant = formatAmount(asked.amount, asked.unit);
+    return poured === meant ? [] : [`${titleOf(line, reading)}: ${poured} instead of ${meant}.`];
   });
   for (const { act, planned } of done) {
     const measured = planned === null ? amountOf(act) : null;

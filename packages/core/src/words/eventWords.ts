@@ -1,3 +1,4 @@
+import { threeFigures } from '../units/threeFigures';
 import { amountOf, type MeasuredOut } from '../process/amountOf';
 import { CAUTION_WORDS } from '../materials/cautionNames';
 import { ACIDS } from '../materials/acids';
@@ -10,7 +11,6 @@ import { isOpen } from '../record/open/isOpen';
 import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
-import { plainNumber } from '../figure/plainNumber';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf, type Reading } from './lineWords';
 
@@ -96,7 +96,7 @@ export function materialName(material: MeasuredOut['material'], dyes: readonly D
       const name = dyeName(material.dyeId, dyes);
       return material.strengthPercent === null
         ? `${name} powder`
-        : `${name} ${plainNumber(material.strengthPercent)} %`;
+        : `${name} ${threeFigures(material.strengthPercent)} %`;
     }
   }
 }

@@ -1,6 +1,7 @@
+import { threeFigures } from '../units/threeFigures';
 import { ACIDS } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';
 import type { Act, ActOf } from '../process/act';
 import { amountOf, minutesOf, type MeasuredOut } from '../process/amountOf';
@@ -120,7 +121,7 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
   }
 }
 
-const celsius = (value: number | null): string => (value === null ? 'heat' : `${plainNumber(value)} °C`);
+const celsius = (value: number | null): string => (value === null ? 'heat' : `${threeFigures(value)} °C`);
 
 const passOf = (act: Act, { batch }: Reading): Pass | undefined =>
   batch.formulation.recipe.passes.find((pass) => pass.id === act.pass);
@@ -151,7 +152,7 @@ function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
     : `Weigh ${name} powder and dissolve it in hot water`;
 }
 
-const strength = (percent: number | null): string => `${percent === null ? '' : plainNumber(percent)} %`;
+const strength = (percent: number | null): string => `${percent === null ? '' : threeFigures(percent)} %`;
 
 function acidWhere(act: ActOf<'put'>, reading: Reading): string {
   switch (act.purpose) {
@@ -255,7 +256,7 @@ function detailOf(line: CardAct, reading: Reading): string | null {
   const { act } = line;
   if (act.kind === 'put' && act.material.kind === 'dye' && line.madeUp && act.amount !== null) {
     const made = ((act.material.strengthPercent ?? 0) * act.amount) / line.madeUp.ml;
-    return `1 part in ${Math.round(line.madeUp.ml / act.amount)}: the pour alone is too small to read. Label it ${Number(made.toPrecision(3))} %.`;
+    return `1 part in ${Math.round(line.madeUp.ml / act.amount)}: the pour alone is too small to read. Label it ${threeFigures(made)} %.`;
   }
   if (act.kind === 'stand' && act.purpose === 'soak')
     return isSqueezedAfter(line, reading) ? 'Then squeeze: damp, not dripping.' : null;

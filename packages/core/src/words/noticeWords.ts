@@ -1,3 +1,4 @@
+import { threeFigures } from '../units/threeFigures';
 import { phRange } from '../acid/phRange';
 import type { Figure } from '../figure/figure';
 import { setMethodFacts } from '../heat/setMethods';
@@ -82,7 +83,7 @@ export function noticeWords(said: Saying): string {
     case 'no hold':
       return 'No hold at all: the dye is not set.';
     case 'middle stays cold':
-      return `The middle of a ${said.bundleCm} cm bundle is hot after about ${formatAmount(said.minutes, 'min')}, longer than the hold. Steam longer, or lay it thinner.`;
+      return `The middle of a ${threeFigures(said.bundleCm)} cm bundle is hot after about ${formatAmount(said.minutes, 'min')}, longer than the hold. Steam longer, or lay it thinner.`;
   }
 }
 

@@ -21,7 +21,7 @@ export function passSentence(pass: Pass, planned: PlannedPass): string {
       ? 'no acid'
       : `acid ${[...new Set(planned.acids.map((one) => WHEN[one.when]))].join(' and ')}`;
   const heat = planned.heat
-    ? `${formatAmount(planned.heat.hold.value, 'min')} at ${planned.heat.temperature.value} °C`
+    ? `${formatAmount(planned.heat.hold.value, 'min')} at ${formatAmount(planned.heat.temperature.value, '°C')}`
     : methodFacts(pass.method.kind).words.unheated(pass.method);
   return [
     dyes,

@@ -1,3 +1,4 @@
+import { threeFigures } from '../units/threeFigures';
 import { cardOf } from '../record/cardOf';
 import { noticeWords } from './noticeWords';
 import type { Plan } from '../plan/planTypes';
@@ -100,7 +101,7 @@ function stockLines(plan: Plan): SheetLine[] {
   for (const pour of plan.passes.flatMap((pass) => pass.pours)) {
     if (pour.stockId === null || !pour.volume) continue;
     const known = jars.get(pour.stockId) ?? {
-      what: `${pour.dyeName} ${pour.strengthPercent} % ${pour.stockCode}`.trim(),
+      what: `${pour.dyeName} ${threeFigures(pour.strengthPercent ?? 0)} % ${pour.stockCode}`.trim(),
       ml: 0,
     };
     known.ml += pour.dilution ? pour.dilution.take.value : pour.volume.value;

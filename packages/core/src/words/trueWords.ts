@@ -1,5 +1,5 @@
 import { figure, type Figure } from '../figure/figure';
-import { plainNumber } from '../figure/plainNumber';
+import { plainNumber } from '../units/plainNumber';
 import { methodFacts, sectionsOf } from '../method';
 import { liesWords } from '../method/arranged';
 import type { Stretch } from '../process/state';

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { API, type Finding } from '@ythrion/core';
+import { API, threeFigures, type Finding } from '@ythrion/core';
 import { bookPage } from '../batches/book';
 import { newestColorways } from '../colorways/store';
 import { readShelf } from '../shelf/store';
@@ -33,7 +33,7 @@ async function findAnything(storage: Storage, q: string): Promise<Finding[]> {
     ...shelf.stocks.map(({ id, code, dyeId, strengthPercent }): Finding => ({
       kind: 'stock',
       id,
-      name: `${dyeName.get(dyeId) ?? ''} ${strengthPercent} %`,
+      name: `${dyeName.get(dyeId) ?? ''} ${threeFigures(strengthPercent)} %`,
       code,
     })),
     ...shelf.bases.map(({ id, name, code }): Finding => ({ kind: 'base', id, name, code })),

@@ -42,6 +42,56 @@ describe('whatever is sent', () => {
     expect(await whole()).toEqual(before);
   });
 
+  test('an address with a NUL is refused, wherever it leads', async () => {
+    for (const address of [
+      '/api/colorways/%00',
+      '/api/batches/%00',
+      '/api/find?q=%00',
+      '/%00',
+      '/assets/%00',
+    ]) {
+      const { status, body } = await request(studio.app).get(address);
+      expect([address, status, body.message]).toEqual([
+        address,
+        400,
+        'This address holds a character that no name has.',
+      ]);
+    }
+  });
+
+  test('a text with a hidden character is refused, the field named; tabs and new lines are none', async () => {
+    const put = (changes: object) =>
+      request(studio.app)
+        .put('/api/dyes/hidden')
+        .send({ ...DYE, id: 'hidden', ...changes });
+    for (const hidden of ['Vault\u0000Blue', 'Vault\u202eeulB', 'Vault\u2066Blue', 'Vault\u0007']) {
+      const { status, body } = await put({ name: hidden });
+      expect([status, body.problems[0].field]).toEqual([400, 'name']);
+      expect(body.message).toMatch(/^name: This text holds a hidden character/);
+    }
+    await put({ note: 'first\n\tsecond — ünïcode ✓' }).expect(200);
+  });
+
+  test('whoever only asks what the stream is gets an end', async () => {
+    const { status, headers } = await request(studio.app).head('/api/live').timeout(3000);
+    expect([status, headers['content-type']]).toEqual([200, expect.stringMatching(/^text\/event-stream/)]);
+  });
+
+  test('what is missing or of the wrong kind is said in words, with its field', async () => {
+    const { body } = await request(studio.app).post('/api/batches').send({ id: 'b9', name: 'x' }).expect(400);
+    const said = Object.fromEntries(
+      body.problems.map(({ field, message }: { field: string; message: string }) => [field, message]),
+    );
+    expect(said).toMatchObject({ formulation: 'This is missing.' });
+    const other = await request(studio.app)
+      .post('/api/batches')
+      .send({ ...begin('b9'), formulation: 7 });
+    expect(other.body.message).toBe('formulation: This must be a set of fields.');
+    const list = await request(studio.app).post('/api/batches').send([]);
+    expect(list.body.message).toBe('This must be a set of fields.');
+    expect(JSON.stringify([body, other.body, list.body])).not.toMatch(/Invalid|received|expected/);
+  });
+
   test('a good dye with one field spoiled names that field', async () => {
     const spoiled: [string, unknown][] = [
       ['name', ''],

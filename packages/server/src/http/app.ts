@@ -8,6 +8,7 @@ import { API, NOW_HEADER } from '@ythrion/core';
 import { ownPagesOnly } from '../access/ownPages';
 import { accessRoutes, type Access } from '../access/routes';
 import { safeHeaders } from '../access/safeHeaders';
+import { readableAddress, readableTexts } from './readable';
 import { NotFound, refusals } from '../refusals/refusals';
 
 const ACCESS_LIMIT = '10kb';
@@ -35,6 +36,7 @@ export function createApp(
   app.disable('x-powered-by');
   app.use(safeHeaders(["'self'", "'unsafe-inline'"]));
   app.use(ownPagesOnly(hosts));
+  app.use(readableAddress);
   app.use(compression());
   app.use(
     '/api',
@@ -55,6 +57,7 @@ export function createApp(
   app.use(accessRoutes(access, open));
   app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
   app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
+  app.use('/api', readableTexts);
   app.use(studio);
   app.use('/api', () => {
     throw new NotFound('There is nothing at this address.');

@@ -11,6 +11,8 @@ export function liveRoutes(sources: LiveSources): Router {
     const { since } = sinceQuerySchema.parse(request.query);
     response.json(await gate.through(() => arrivalsSince(storage, since)));
   });
+  // Whoever only asks what it is gets no stream that never ends.
+  router.head(API.live, (_request, response) => void response.type('text/event-stream').end());
   router.get(API.live, async (request, response) => {
     const { since, listen } = liveQuerySchema.parse(request.query);
     // A stream that broke says by itself where it was.

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { colorwaySchema, titleOf, type Batch, type Reading, type VersionOf } from '@ythrion/core';
+import { colorwaySchema, titleOf, type Batch, type Reading, type VersionOf, problemsOf } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useColorway, useSaveColorway } from '../studio/queries';
 import { newId } from '../parts/newId';
@@ -32,7 +32,8 @@ export function KeepVersion({
       version: (newest?.version ?? 0) + 1,
       recipe: version.recipe,
     });
-    if (!next.success) return void say(next.error.issues[0]?.message ?? 'This cannot be kept as a recipe.');
+    if (!next.success)
+      return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be kept as a recipe.');
     try {
       const kept = await save.mutateAsync(next.data);
       say(`Kept as version ${kept.version}.`);

@@ -14,6 +14,7 @@ import {
   type NotebookPiece,
   type ShelfResponse,
 } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useOpenBatch, useShelf } from '../studio/queries';
 import { outbox } from '../outbox/thisDevice';
@@ -60,6 +61,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         ? 'Write what went in and what was done, and it is read here.'
         : null;
   const keep = async (): Promise<void> => {
+    if (!everythingReads()) return;
     const startedAt = new Date(`${day}T12:00:00`).toISOString();
     const id = newId();
     try {

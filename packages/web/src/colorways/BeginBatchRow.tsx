@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { formulate, type Plan, type ShelfResponse } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBeginBatch, useRunning } from '../studio/queries';
@@ -31,6 +32,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const start = async (): Promise<void> => {
+    if (!everythingReads()) return;
     try {
       const batch = await begin.mutateAsync({
         id: newId(),

@@ -96,8 +96,8 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
           <Typography variant="body2">{plan ? whatIsIn(plan) : `✕ ${problem}`}</Typography>
           <Typography variant="body2" color="text.secondary">
             {plan && `${plan.goods.map((line) => `${line.count} × ${line.baseName}`).join(', ')} · `}
-            version {colorway.version}
-            {colorway.retired ? ' · retired' : ''} {colorway.code}
+            {colorway.code !== '' && `code ${colorway.code} · `}version {colorway.version}
+            {colorway.retired && ' · retired'}
           </Typography>
         </Box>
       </ButtonBase>

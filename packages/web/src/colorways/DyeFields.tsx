@@ -64,17 +64,21 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
     ...(dye?.gramsPerTeaspoon && { gramsPerTeaspoon: dye.gramsPerTeaspoon }),
   };
   const say = (to: School): void => {
-    const known = [...formulation.dyes, ...shelf.dyes];
-    const against = entryContext(pass, line, plan.wog.value, passShare(pass.method), {
-      dyes: known,
+    // What was typed a moment ago, here or in another row, may not be shown yet.
+    const now = draft.asItStands();
+    const standing = now.recipe.passes.find(({ id }) => id === pass.id);
+    const mine = standing?.dyes.find(({ id }) => id === line.id);
+    if (!standing || !mine) return;
+    const against = entryContext(standing, mine, plan.wog.value, passShare(standing.method), {
+      dyes: [...formulation.dyes, ...shelf.dyes],
       stocks: [...formulation.stocks, ...shelf.stocks],
       spoons: formulation.spoons,
     });
-    const converted = convertLine(pass, line.id, to, against);
+    const converted = convertLine(standing, line.id, to, against);
     if (!converted) return;
     const entry = converted.dyes.find((other) => other.id === line.id)?.entry;
     draft.changePass(pass.id, rounded(converted, line.id), {
-      [path(to)]: entry ? stillReads(draft.colorway.asWritten[path(to)], entry, context) : '',
+      [path(to)]: entry ? stillReads(now.asWritten[path(to)], entry, context) : '',
     });
   };
   const dry = methodFacts(pass.method.kind).dry;

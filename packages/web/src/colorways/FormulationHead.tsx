@@ -13,7 +13,9 @@ import {
   type ColorwayOnList,
   type Formulation,
   type Plan,
+  problemsOf,
 } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../studio/queries';
 import { Choice } from '../parts/Choice';
@@ -48,12 +50,14 @@ export function FormulationHead({
   const navigate = useNavigate();
   const newest = versions[0];
   const keep = async (changes: Partial<Colorway> = {}): Promise<void> => {
+    if (!everythingReads()) return;
     const next = colorwaySchema.safeParse({
       ...draft.asItStands(),
       ...changes,
       version: isNew ? 1 : (newest?.version ?? 0) + 1,
     });
-    if (!next.success) return void say(next.error.issues[0]?.message ?? 'This cannot be saved yet.');
+    if (!next.success)
+      return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be saved yet.');
     try {
       const { savedAt: _, ...kept } = await save.mutateAsync(next.data);
       draft.takeUp(kept);
@@ -67,7 +71,7 @@ export function FormulationHead({
     const found = versions.find((candidate) => String(candidate.version) === version);
     if (!found) return;
     const { savedAt: _, ...kept } = found;
-    draft.takeUp(kept);
+    draft.open(kept);
   };
   return (
     <Box
@@ -146,6 +150,20 @@ export function FormulationHead({
         <Typography variant="caption" color="text.secondary" role="status">
           not saved yet; kept in this browser
         </Typography>
+      )}
+      {draft.changed && newest && newest.version > colorway.version && (
+        <Box
+          role="alert"
+          sx={{ flex: '1 1 100%', display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}
+        >
+          <Typography variant="body2">
+            Version {newest.version} was saved on {dayOf(newest.savedAt)}, and your changes stand on version{' '}
+            {colorway.version}. Save them as version {newest.version + 1}, or leave them.
+          </Typography>
+          <Button size="small" variant="outlined" onClick={() => openVersion(String(newest.version))}>
+            Leave my changes, open version {newest.version}
+          </Button>
+        </Box>
       )}
     </Box>
   );

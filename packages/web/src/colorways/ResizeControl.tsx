@@ -19,6 +19,7 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { ComparedValue } from '../parts/ComparedValue';
+import { everythingReads } from '../parts/everythingReads';
 import { QuantityField } from '../parts/QuantityField';
 import { WordToggle } from '../parts/WordToggle';
 import type { Draft } from './useDraft';
@@ -68,6 +69,7 @@ export function ResizeControl({ draft, plan, shelf, onDone }: ResizeControlProps
           variant="contained"
           disabled={typeof after === 'string'}
           onClick={() => {
+            if (!everythingReads()) return;
             draft.changeRecipe({ goods: next.goods, passes: next.passes });
             onDone();
           }}

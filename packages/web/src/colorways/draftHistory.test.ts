@@ -48,3 +48,9 @@ test('changes on their way at once each build on the one before', () => {
     draftReducer(state, { kind: 'put', update: (now) => named(now.name + text), tag: text, at: 0 });
   expect(append(append(start(), 'b'), 'c').present.name).toBe('abc');
 });
+
+test('another version in the place of what stands can be brought back', () => {
+  const opened = draftReducer(put(start(), 'b'), { kind: 'open', saved: named('z') });
+  expect([opened.present.name, opened.base.name]).toEqual(['z', 'z']);
+  expect(draftReducer(opened, { kind: 'undo' }).present.name).toBe('b');
+});

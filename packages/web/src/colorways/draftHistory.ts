@@ -16,6 +16,8 @@ export type DraftAction =
   /** A change, as a function of what stands: several may be on their way at once. */
   | { kind: 'put'; update: (now: Colorway) => Colorway; tag: string; at: number }
   | { kind: 'take up'; saved: Colorway }
+  /** Another version instead of what stands, which can be brought back. */
+  | { kind: 'open'; saved: Colorway }
   | { kind: 'undo' }
   | { kind: 'redo' };
 
@@ -40,6 +42,11 @@ export function draftReducer(state: DraftState, action: DraftAction): DraftState
     }
     case 'take up':
       return { base: action.saved, past: [], present: action.saved, future: [], tag: '', at: 0 };
+    case 'open':
+      return {
+        ...{ base: action.saved, past: [...past, present].slice(-MOST_STEPS), present: action.saved },
+        ...{ future: [], tag: '', at: 0 },
+      };
     case 'undo': {
       const to = past.at(-1);
       if (!to) return state;

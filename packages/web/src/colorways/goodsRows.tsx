@@ -150,8 +150,11 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
             label="Form"
             value={line.form ?? ''}
             options={[
-              { value: '', label: base ? base.form : 'as the base' },
-              ...FORMS.map((form) => ({ value: form, label: form })),
+              { value: '', label: base ? `${base.form}, as the base` : 'as the base' },
+              ...FORMS.filter((form) => form !== base?.form || form === line.form).map((form) => ({
+                value: form,
+                label: form,
+              })),
             ]}
             onChange={(form) => set({ form: form === '' ? null : form })}
           />

@@ -18,6 +18,7 @@ import {
   type PlannedPass,
   type ShelfResponse,
   spoken,
+  threeFigures,
 } from '@ythrion/core';
 import { AcidFields } from '../parts/AcidFields';
 import { AcidResult } from '../parts/AcidResult';
@@ -306,7 +307,7 @@ export function FoldedPours({ planned }: { planned: PlannedPass }) {
             name={`${pour.volume ? 'Pour' : 'Weigh'} ${pour.dyeName}`}
           />{' '}
           {pour.dyeName}
-          {pour.strengthPercent !== null && ` ${pour.strengthPercent} %`}
+          {pour.strengthPercent !== null && ` ${threeFigures(pour.strengthPercent)} %`}
         </span>
       ))}
       {planned.water.value > 0 && (

@@ -25,6 +25,8 @@ export interface Draft {
   changePass: (passId: string, changes: Change<Pass>, written?: Written) => void;
   /** Forgets the draft and takes up a saved version. */
   takeUp: (saved: Colorway) => void;
+  /** Puts a saved version in the place of what stands; one step back brings that again. */
+  open: (saved: Colorway) => void;
   undo: (() => void) | null;
   redo: (() => void) | null;
 }
@@ -80,6 +82,7 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
         [passId, ...keysOf(changes)],
       ),
     takeUp: (version) => dispatch({ kind: 'take up', saved: version }),
+    open: (version) => dispatch({ kind: 'open', saved: version }),
     undo: past.length > 0 ? () => dispatch({ kind: 'undo' }) : null,
     redo: future.length > 0 ? () => dispatch({ kind: 'redo' }) : null,
   };
@@ -98,7 +101,8 @@ function keptDraft(saved: Colorway): Colorway | undefined {
   try {
     const draft = JSON.parse(kept) as Colorway;
     const recipe = colorwaySchema.shape.recipe.safeParse(upgradeRecipe(draft.recipe));
-    return draft.version === saved.version && recipe.success ? { ...draft, recipe: recipe.data } : undefined;
+    // One that stands on an older version is kept too: the head of the screen offers both.
+    return draft.version <= saved.version && recipe.success ? { ...draft, recipe: recipe.data } : undefined;
   } catch {
     return undefined;
   }

@@ -12,8 +12,8 @@ export function Notices({
   if (notices.length === 0) return null;
   return (
     <Stack component="ul" spacing={0.5} sx={{ m: 0, p: 0, listStyle: 'none' }}>
-      {notices.map(({ text, blocks, jarId }) => (
-        <Typography component="li" variant="body2" key={text} sx={{ display: 'flex', gap: 0.75 }}>
+      {notices.map(({ text, blocks, jarId }, i) => (
+        <Typography component="li" variant="body2" key={`${i} ${text}`} sx={{ display: 'flex', gap: 0.75 }}>
           <span aria-hidden>{blocks ? '✕' : '▲'}</span>
           <span>
             {blocks && <strong>This cannot be done. </strong>}

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { formatAmount, type PourLine, withTool } from '@ythrion/core';
+import { formatAmount, threeFigures, type PourLine, withTool } from '@ythrion/core';
 import { FigureText } from './FigureText';
 
 /** What one dye line comes to: the pour, large, the dye in it, and under it how it is measured. */
@@ -13,7 +13,9 @@ export function PourResult({ pour }: { pour: PourLine }) {
         px={24}
       />
       <Box sx={{ minWidth: 0 }}>
-        {pour.volume ? `of ${pour.strengthPercent} % ${pour.dyeName}` : `${pour.dyeName} powder`}
+        {pour.volume
+          ? `of ${threeFigures(pour.strengthPercent ?? 0)} % ${pour.dyeName}`
+          : `${pour.dyeName} powder`}
         {pour.volume && (
           <>
             {' '}

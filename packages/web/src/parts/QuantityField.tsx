@@ -106,7 +106,8 @@ export function QuantityField({
       input={{
         inputMode: 'text',
         autoComplete: 'off',
-        'data-quantity': '',
+        // Whoever keeps things asks whether all amounts can be read.
+        'data-quantity': empty || read.ok ? '' : 'unread',
         ...(size === 'bench' && { style: { fontSize: 28, fontWeight: 600 } }),
       }}
     />

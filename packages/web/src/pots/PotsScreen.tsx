@@ -3,11 +3,12 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { clockTime, titleOf, type BatchResponse, type Reading, type RecordState } from '@ythrion/core';
+import { momentWords, titleOf, type BatchResponse, type Reading, type RecordState } from '@ythrion/core';
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
 import { NotTrusted } from './NotTrusted';
+import { studioNowMs } from '../api/studioClock';
 import { useAwake } from '../batch/useAwake';
 import { usePot } from '../batch/usePot';
 
@@ -69,7 +70,8 @@ function PotLine({ batch }: { batch: BatchResponse }) {
         </Typography>
         <Typography sx={{ mt: 0.5 }}>{nextWords(state, reading)}</Typography>
         <Typography variant="body2" color="text.secondary">
-          {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code} · begun {clockTime(batch.startedAt)}
+          {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code} · begun{' '}
+          {momentWords(batch.startedAt, studioNowMs())}
         </Typography>
       </Box>
     </ButtonBase>

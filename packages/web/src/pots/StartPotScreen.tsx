@@ -12,6 +12,7 @@ import {
   type GoodsLine,
   type ShelfResponse,
 } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBook, useOpenBatch, useRunning, useShelf } from '../studio/queries';
@@ -50,6 +51,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
     setGoods(goods.map((line) => (line.id === id ? { ...line, ...changes } : line)));
   const source = running.find(({ id }) => id === from);
   const start = async (): Promise<void> => {
+    if (!everythingReads()) return;
     try {
       const batch = await begin.mutateAsync({
         id: newId(),

@@ -12,6 +12,7 @@ import {
   lineDone,
   lineWords,
   minutesSince,
+  momentWords,
   MUST_ACKNOWLEDGE,
   quantityFor,
   strikeOut,
@@ -321,7 +322,7 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
       <Typography variant="pour" component="div">
         {due?.left ?? 'Due now'}
       </Typography>
-      <Typography sx={{ mb: 2, mt: 1 }}>until {due && clockTime(due.at)}</Typography>
+      <Typography sx={{ mb: 2, mt: 1 }}>until {due && momentWords(due.at, now)}</Typography>
       <Button fullWidth variant="contained" size="large" onClick={done}>
         Done
       </Button>

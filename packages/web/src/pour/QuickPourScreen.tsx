@@ -14,6 +14,7 @@ import {
   type Studio,
   spoken,
 } from '@ythrion/core';
+import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBeginBatch, useImportDocument, useShelf } from '../studio/queries';
@@ -300,6 +301,7 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const keep = async (asBatch: boolean): Promise<void> => {
+    if (!everythingReads()) return;
     const made = new Map<string, string>();
     const idFor = (what: string): string => made.get(what) ?? made.set(what, newId()).get(what) ?? what;
     try {

@@ -14,6 +14,8 @@ import {
   type Dye,
   type ShelfResponse,
   type Stock,
+  threeFigures,
+  problemsOf,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutOnShelf } from '../studio/queries';
@@ -68,7 +70,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
       weighedGrams: weighed ?? null,
       note: way === 'by the spoon' ? 'Made by the spoon: strength is an estimate.' : '',
     });
-    if (!stock.success) return say(stock.error.issues[0]?.message ?? 'This jar cannot be kept.');
+    if (!stock.success) return say(problemsOf(stock.error.issues)[0]?.message ?? 'This jar cannot be kept.');
     try {
       await put.mutateAsync(stock.data);
       say('The jar is on the shelf.');
@@ -132,7 +134,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
         />
       ) : (
         <Typography component="div">
-          That is a stock of about{' '}
+          That is a stock of{' '}
           <FigureText
             figure={spoonStock(teaspoons, gramsPerTeaspoon(dye), volume)}
             name="Strength of a stock made by the spoon"
@@ -144,7 +146,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
       <Typography>
         The jar will say{' '}
         <strong>
-          {Number(jar.strengthPercent.toPrecision(4))} %, {formatAmount(jar.volumeMl, 'mL')}
+          {threeFigures(jar.strengthPercent)} %, {formatAmount(jar.volumeMl, 'mL')}
         </strong>
         .
       </Typography>

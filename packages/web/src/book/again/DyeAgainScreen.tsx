@@ -14,6 +14,7 @@ import {
   type BatchResponse,
   type ShelfResponse,
 } from '@ythrion/core';
+import { everythingReads } from '../../parts/everythingReads';
 import { studioNow } from '../../api/studioClock';
 import { saidOf } from '../../api/client';
 import { useBeginAgain, useRunning } from '../../studio/queries';
@@ -76,6 +77,7 @@ function AgainForm({
     [batch, made, known],
   );
   const start = async (): Promise<void> => {
+    if (!everythingReads()) return;
     try {
       const next = await begin.mutateAsync({
         id: newId(),
