@@ -26,7 +26,7 @@ export const LOOKED_AT = [
   { file: 'method/painted.ts', line: /1e-9/, why: 'dust of binary numbers' },
   {
     file: 'heat/bundle.ts',
-    line: /halving < 40|high = 10|fourier < 0\.02/,
+    line: /halving < 24|high = 10|fourier < 0\.02/,
     why: 'how the search goes; below the least that is reckoned the center has not noticed, to 0.007',
   },
   { file: 'heat/planHeat.ts', line: /1e-9/, why: 'dust of binary numbers' },

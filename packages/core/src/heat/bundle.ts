@@ -31,7 +31,7 @@ export function centerHotMinutes(diameterCm: number, fromC: number, toC: number,
   const wanted = (steamC - toC) / (steamC - fromC);
   let low = 0;
   let high = 10;
-  for (let halving = 0; halving < 40; halving += 1) {
+  for (let halving = 0; halving < 24; halving += 1) {
     const middle = (low + high) / 2;
     if (centerLag(middle) > wanted) low = middle;
     else high = middle;

@@ -221,9 +221,24 @@ const TRUER: [string, string][] = [
 const saysTheSame = (was: unknown, is: unknown): boolean =>
   typeof was === 'number' && typeof is === 'number'
     ? near(was, is)
-    : was === is ||
-      (typeof was === 'string' &&
-        TRUER.some(([wrong, right]) => was.replace(wrong, right) === is && was !== is));
+    : typeof was === 'string' && typeof is === 'string'
+      ? readsTheSame(was, is) ||
+        TRUER.some(([wrong, right]) => was.includes(wrong) && readsTheSame(was.replace(wrong, right), is))
+      : was === is;
+
+/** Whether two texts differ at most in the figures that 0.1.0 left away: it had fewer than three, and no milligrams. */
+function readsTheSame(was: string, is: string): boolean {
+  const grams = is.replace(/([\d.]+) mg\b/g, (_, mg: string) => `${Number(mg) / 1000} g`);
+  const [then, now] = [was, grams].map((text) => text.split(/(\d+(?:\.\d+)?)/)) as [string[], string[]];
+  return (
+    then.length === now.length &&
+    then.every((part, i) => {
+      if (i % 2 === 0) return part === now[i];
+      const lastPlace = 10 ** -(part.split('.')[1]?.length ?? 0);
+      return Math.abs(Number(part) - Number(now[i])) <= 0.5000001 * lastPlace;
+    })
+  );
+}
 
 /** Figures that are equal but for the last bits. */
 const rounded = (value: unknown): unknown =>
