@@ -6,6 +6,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { runLocal } from '../steps.mjs';
 import { FOLDERS, ROOT, sourcesOf } from './folders.mjs';
+import { NOT_TURNED } from './lookedAt.mjs';
 import { sampleOf } from './sample.mjs';
 
 const { values, positionals } = parseArgs({
@@ -34,7 +35,10 @@ for (const folder of positionals.length > 0 ? positionals : FOLDERS) {
       .split('\n')
       .map((text, i) => ({ file, text, line: i + 1 }))
       .filter(
-        ({ text }) => /[-+*/<>=?&|]|return|if/.test(text) && !/^\s*(\*|\/|import|export type)/.test(text),
+        ({ text }) =>
+          /[-+*/<>=?&|]|return|if/.test(text) &&
+          !/^\s*(\*|\/|import|export type)/.test(text) &&
+          !NOT_TURNED.some((one) => file.endsWith(one.file) && one.line.test(text)),
       ),
   );
   const sample = sampleOf(lines, Number(values.sample));

@@ -181,6 +181,12 @@ describe('a planned act done', () => {
 });
 
 /** The largest and smallest that an act may say, and a step beyond. */
+test('water that nobody measured has no amount', () => {
+  const water = (ml: number | null): Act => read({ kind: 'run', ...common, vessel: 'pot', ml, celsius: 20 });
+  expect(amountOf(water(null))).toBeNull();
+  expect(amountOf(water(500))).toMatchObject({ amount: 500, unit: 'mL' });
+});
+
 describe('limits of a record', () => {
   const place = (more: object) => ({
     ...{ kind: 'place', ...common, goods: [], vessel: 'pot', reach: null, lies: null, wet: true },

@@ -538,3 +538,51 @@ describe('what cannot be changes nothing and says why', () => {
     expect(apply(before, { id: 'x', act })).toEqual({ state: before, impossible: why });
   });
 });
+
+describe('at the edges, by hand', () => {
+  const dyedHalf = done([
+    goods('g1', 200),
+    vessel('pot'),
+    run('pot', 6000),
+    powder('pot', 'blue', 1),
+    place('pot', [], stretch('around', 0, 0.5)),
+    hold('pot', 30, 0),
+  ]);
+  test('a half begins where it begins and ends before it ends', () => {
+    const at = (around: number): number => depthAt(dyedHalf, 'g1', { around });
+    // 1 g on 100 g.
+    expect([0, 0.25, 0.499, 0.5, 0.75].map(at)).toEqual([1, 1, 1, 0, 0].map((one) => expect.closeTo(one, 9)));
+    expect(depthAt(dyedHalf, 'g1', { along: 0.25 })).toBe(0);
+  });
+  test('a look that says all of it is still there gives the goods nothing', () => {
+    const acts = [goods('g1', 200), vessel('pot'), run('pot', 6000), powder('pot', 'blue', 2), place('pot')];
+    expect(waitingIn(done([...acts, hold('pot', 10, 1)]), 'pot')).toBeCloseTo(2, 12);
+    expect(waitingIn(done([...acts, hold('pot', 10, 0.25)]), 'pot')).toBeCloseTo(0.5, 12);
+    expect(waitingIn(done([...acts, hold('pot', 10, 0)]), 'pot')).toBe(0);
+  });
+  test('liquid of another batch brings its acids, one named twice added up', () => {
+    const thing = {
+      ...{ kind: 'liquid', vessel: 'pot', ml: 2000, celsius: 40, alkalinityMeq: 3, takenMeq: 1 },
+      acids: [
+        { acid: 'vinegar', pureGrams: 2 },
+        { acid: 'citric', pureGrams: 0.5 },
+        { acid: 'vinegar', pureGrams: 3 },
+      ],
+      dyes: [{ dyeId: 'blue', standardGrams: 0.2, act: 'a0' }],
+      from: { batch: 'b0', event: 'e0' },
+    };
+    const bring = { kind: 'bring', pass: null, line: null, purpose: null, thing } as Act;
+    const { liquid } = pot(done([vessel('pot'), bring]));
+    expect(liquid).toMatchObject({ ml: 2000, celsius: 40, acids: { acetic: 5, citric: 0.5 } });
+    expect([liquid.alkalinityMeq, liquid.takenMeq]).toEqual([3, 1]);
+    expect(waitingIn(done([vessel('pot'), bring]), 'pot')).toBeCloseTo(0.2, 12);
+  });
+  test('what dries away is counted: 240 mL of goods that were lifted out dripping', () => {
+    const state = done([
+      ...[goods('g1', 200), vessel('pot'), run('pot', 6000), place('pot'), lift()],
+      { kind: 'dry', pass: null, line: null, purpose: null, goods: [] },
+    ]);
+    expect(state.driedMl).toBeCloseTo(240, 9);
+    expect(pot(state).liquid.ml).toBeCloseTo(5760, 9);
+  });
+});

@@ -111,3 +111,11 @@ describe('acid that fiber has bound (Steinhardt and Harris 1940, from memory; an
     expect(liquidOf(off, 'pot').takenMeq).toBe(0);
   });
 });
+
+test('nothing is bound where there is no vessel, no liquid, no acid, or nothing that holds any', () => {
+  const none = { meq: 0, share: 0 };
+  expect(boundIn(done(bath), 'pan')).toEqual(none);
+  expect(boundIn(done([goods('a', 100, WOOL), vessel('pot'), place('pot', ['a'])]), 'pot')).toEqual(none);
+  expect(boundIn(done([...bath.slice(0, 3), place('pot', ['a'])]), 'pot')).toEqual(none);
+  expect(boundIn(done([goods('a', 100), ...bath.slice(1), place('pot', ['a'])]), 'pot')).toEqual(none);
+});
