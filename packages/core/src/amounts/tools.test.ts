@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { dyeSchema, toolSchema, type Tool } from '..';
+import { dyeSchema, toolSchema, type Dye, type Tool } from '..';
 import { chooseTool, MOST_ERROR_PERCENT } from './chooseTool';
 import { dilutionPlan } from './dilutionPlan';
 import { planStock, spoonStock, weighedStock } from './makeStock';
-import { powdersWithin, singleDyes } from './premix';
+import { powdersWithin, premixChecker, singleDyes } from './premix';
 
 const tool = (name: string, kind: Tool['kind'], capacity: number, graduation: number): Tool =>
   toolSchema.parse({ id: name.replaceAll(/\W/g, '-'), name, kind, capacity, graduation });
@@ -258,6 +258,55 @@ describe('premixes', () => {
       ),
     );
   });
+  test('six premixes one in another are taken apart, a seventh is refused, from whichever end it is met', () => {
+    const tower = Array.from({ length: 7 }, (_, i) =>
+      dye(`level${i + 1}`, [
+        { dyeId: i === 0 ? 'b' : `level${i}`, parts: 1 },
+        { dyeId: 'a', parts: 1 },
+      ]),
+    );
+    // Each level halves what is b: 1 in 2^6.
+    expect(singleDyes('level6', 64, [A, B, ...tower])).toEqual([
+      { dyeId: 'b', grams: 1 },
+      { dyeId: 'a', grams: 63 },
+    ]);
+    expect(powdersWithin('level3', [A, B, ...tower])).toEqual(['level3', 'level2', 'level1', 'b', 'a']);
+    for (const order of [tower, tower.toReversed()])
+      expect(() => order.forEach(premixChecker([A, B, ...tower]))).toThrow(
+        /“level7” is a premix .* more than 6 deep/,
+      );
+  });
+  test('twelve parts on six levels, and a chain of 3,000, are answered at once', () => {
+    // Twelve premixes of the level below in each: 12^6 ways down.
+    const level = (of: number): Dye[] =>
+      Array.from({ length: 12 }, (_, i) =>
+        dye(
+          `l${of}-${i}`,
+          Array.from({ length: 12 }, (__, k) => ({
+            dyeId: of === 1 ? 'a' : `l${of - 1}-${k}`,
+            parts: 1,
+          })).slice(0, of === 1 ? 1 : 12),
+        ),
+      );
+    const wide = [A, ...[1, 2, 3, 4, 5, 6].flatMap(level)];
+    expect(singleDyes('l6-0', 5, wide)).toEqual([{ dyeId: 'a', grams: expect.closeTo(5, 9) }]);
+    const chain = [
+      A,
+      ...Array.from({ length: 3000 }, (_, i) => dye(`c${i}`, [{ dyeId: i ? `c${i - 1}` : 'a', parts: 1 }])),
+    ];
+    expect(() => singleDyes('c2999', 1, chain)).toThrow(/more than 6 deep/);
+    expect(() => chain.forEach(premixChecker(chain))).toThrow(/more than 6 deep/);
+  });
+  test('a powder named twice in one premix is refused', () =>
+    expect(() =>
+      premixChecker([A, B])(
+        dye('mix', [
+          { dyeId: 'a', parts: 1 },
+          { dyeId: 'b', parts: 1 },
+          { dyeId: 'a', parts: 2 },
+        ]),
+      ),
+    ).toThrow(/“mix” names “a” twice/));
   test('a mix that holds itself is refused, however far round', () => {
     const one = dye('one', [{ dyeId: 'two', parts: 1 }]);
     const two = dye('two', [{ dyeId: 'one', parts: 1 }]);

@@ -3,7 +3,7 @@ import type { Batch } from '../record/batch';
 import type { Event } from '../record/event';
 import { FieldError } from '../figure/fieldError';
 import { formulate, type Shelf } from '../recipe/materials';
-import { singleDyes } from '../amounts/premix';
+import { premixChecker } from '../amounts/premix';
 import { planFormulation } from '../plan/plan';
 import { problemsOf, type Problem } from './problemsOf';
 import { documentSchema, type StudioDocument } from './document';
@@ -74,7 +74,8 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
       problems.push({ field: `${prefix}.${error.field}`, message: error.message });
     }
   };
-  document.dyes.forEach((dye, i) => attempt(`dyes.${i}`, () => void singleDyes(dye.id, 1, shelf.dyes)));
+  const check = premixChecker(shelf.dyes);
+  document.dyes.forEach((dye, i) => attempt(`dyes.${i}`, () => check(dye)));
   document.stocks.forEach((stock, i) => {
     if (!shelf.dyes.some((dye) => dye.id === stock.dyeId))
       problems.push({

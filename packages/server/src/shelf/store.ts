@@ -11,7 +11,7 @@ import type {
   Studio,
   Tool,
 } from '@ythrion/core';
-import { DEFAULT_STUDIO, singleDyes } from '@ythrion/core';
+import { DEFAULT_STUDIO, premixChecker } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -136,7 +136,7 @@ async function checkJar(storage: Storage, jar: Stock, transaction: Transaction):
 async function checkPremix(storage: Storage, dye: Dye, transaction: Transaction): Promise<void> {
   if (dye.madeOf.length === 0) return;
   const others = (await list(storage, 'dyes', transaction)).filter((other) => other.id !== dye.id);
-  singleDyes(dye.id, 1, [...others, dye]);
+  premixChecker([...others, dye])(dye);
 }
 
 /** What was poured from each jar, and the last arrival that is counted in it: both at one moment. */
