@@ -327,6 +327,10 @@ test('the book is searched by every word, newest first, page by page', async () 
   expect(await names('q=angelus')).toEqual(['Angelus blue', 'Angelus gray']);
   expect(await names('q=vault+ANGELUS+gray')).toEqual(['Angelus gray']);
   expect(await names('q=100%25')).toEqual([]);
+  const note = 'Too Green at the tips';
+  await enter('old', { id: 'v1', kind: 'closed', outcome: 'usable', standing: 'trial', note }).expect(201);
+  expect(await names('q=too+green')).toEqual(['Angelus gray']);
+  expect(await names('q=angelus+tips')).toEqual(['Angelus gray']);
   expect(await names('limit=1&offset=1')).toEqual(['Angelus blue']);
   await request(studio.app).get('/api/batches?limit=0').expect(400);
 });

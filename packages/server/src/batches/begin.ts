@@ -5,6 +5,7 @@ import {
   FieldError,
   noticeWords,
   formulate,
+  lastVerdict,
   planFormulation,
   summarizeBatch,
   type Batch,
@@ -69,7 +70,7 @@ export async function insertBatch(storage: Storage, batch: Batch, transaction: T
       ...summary,
       colorwayVersion: coded.colorwayVersion,
       againOf: coded.againOf,
-      search: searchText(summary),
+      search: searchText(summary, lastVerdict(coded.events)?.note ?? ''),
     },
     { transaction },
   );

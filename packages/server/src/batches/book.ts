@@ -19,7 +19,7 @@ const SUMMARY_FIELDS = [
   'standing',
 ];
 
-/** A page of the Book, newest first; every word of the search must be found in name, code, bases, dyes or verdict. */
+/** A page of the Book, newest first; every word of the search must be found in name, code, bases, dyes or verdict and its words. */
 export async function bookPage(storage: Storage, { q, offset, limit }: BookQuery): Promise<BookPage> {
   const words = q.toLowerCase().split(/\s+/).filter(Boolean);
   const where =
@@ -40,9 +40,9 @@ export async function bookPage(storage: Storage, { q, offset, limit }: BookQuery
   return { total, rows: rows as unknown as BatchSummary[] };
 }
 
-/** What a batch is searched by. */
-export const searchText = (summary: BatchSummary): string =>
-  [summary.name, summary.code, summary.bases, summary.dyes, summary.outcome, summary.standing]
+/** What a batch is searched by. @param said the words of its verdict */
+export const searchText = (summary: BatchSummary, said: string): string =>
+  [summary.name, summary.code, summary.bases, summary.dyes, summary.outcome, summary.standing, said]
     .filter(Boolean)
     .join(' ')
     .toLowerCase();

@@ -115,4 +115,12 @@ export const MIGRATIONS: Migration[] = [
     name: '005-sent-by-devices',
     steps: [`ALTER TABLE events ADD COLUMN sent INTEGER NOT NULL DEFAULT 0`],
   },
+  {
+    name: '006-search-verdicts',
+    steps: [
+      `UPDATE batches SET search = search || ' ' || lower(coalesce((SELECT json_extract(e.body, '$.note') FROM events e
+        WHERE e.batch_id = batches.id AND e.kind = 'closed' AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id)
+        ORDER BY e.at DESC, e.device DESC, e.count DESC LIMIT 1), '')) WHERE closed_at IS NOT NULL`,
+    ],
+  },
 ];
