@@ -3,6 +3,7 @@ import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts, type SetMethod } from '../heat/setMethods';
 import { setWindow, type SetWindow } from '../heat/setWindow';
+import { fullMl } from './potNeeds';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { keepsBath, methodFacts, type MethodKind } from '../method';
@@ -169,8 +170,8 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: For
     say({ code: 'more than bath', ml: poured + liquidAcid, decidedMl, paint });
   for (const notice of planned.said)
     say({ code: 'of its way', kind: pass.method.kind, notice }, notice.blocks === true);
-  const full = planned.bath.value + plan.wog.value + pass.topUpMl;
-  if (pot && way.liquid !== 'pan' && !paint && full > pot.capacityMl)
+  const full = fullMl(pass, planned, plan.wog.value);
+  if (pot && full !== null && full > pot.capacityMl)
     say({ code: 'pot too small', pot: pot.name, holdsMl: pot.capacityMl, needsMl: full }, true);
   if (keepsBath(pass) && pass.acids.length === 0 && planned.bathAcid === null)
     say({ code: 'kept bath without acid' });

@@ -2,15 +2,23 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { formulate, type Plan, type ShelfResponse } from '@ythrion/core';
+import {
+  firstFree,
+  formulate,
+  potNeedsMl,
+  vesselChoices,
+  vesselWords,
+  type Plan,
+  type ShelfResponse,
+} from '@ythrion/core';
 import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
-import { useBeginBatch, useRunning } from '../studio/queries';
+import { useBeginBatch } from '../studio/queries';
 import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
-import { freePot } from '../batch/freePot';
+import { useInUse } from '../batch/useInUse';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';
 
@@ -24,10 +32,10 @@ export interface BeginBatchRowProps {
 /** From the desk to the pots: choose a pot and begin. Only a saved version is dyed, so that the record can name it. */
 export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps) {
   const { colorway } = draft;
-  const running = useRunning().data ?? [];
-  const pots = shelf.pots.filter((pot) => !pot.retired);
-  const free = freePot(pots, running);
-  const potId = colorway.recipe.potId ?? free?.id ?? '';
+  const choices = vesselChoices(shelf.pots, useInUse(), potNeedsMl(colorway.recipe, plan));
+  const free = firstFree(choices);
+  const chosen = choices.find(({ pot }) => pot.id === colorway.recipe.potId);
+  const beside = chosen?.holds ?? null;
   const stops = plan.notices.some((notice) => notice.blocks);
   const begin = useBeginBatch();
   const navigate = useNavigate();
@@ -41,12 +49,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         colorwayVersion: colorway.version,
         againOf: null,
         startedAt: studioNow(),
-        formulation: formulate(
-          colorway.name,
-          colorway.recipe,
-          shelf,
-          pots.find((pot) => pot.id === potId) ?? null,
-        ),
+        formulation: formulate(colorway.name, colorway.recipe, shelf, chosen?.pot ?? free),
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
@@ -61,8 +64,8 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         label="Pot"
         value={colorway.recipe.potId ?? ''}
         options={[
-          { value: '', label: free ? `first free: ${free.name}` : 'no pot named' },
-          ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+          { value: '', label: free ? `first free: ${free.name}` : 'none is free and large enough' },
+          ...choices.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
         ]}
         onChange={(id) => draft.changeRecipe({ potId: id === '' ? null : id })}
       />
@@ -77,7 +80,9 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
             ? isNew
               ? 'Save it, then dye it'
               : 'Save the change, then dye it'
-            : 'Begin this batch'}
+            : beside === null
+              ? 'Begin this batch'
+              : `Begin beside ${beside}, both in one pot`}
       </Button>
       <Typography variant="body2" component="div" sx={{ gridColumn: '1 / -1' }}>
         <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the

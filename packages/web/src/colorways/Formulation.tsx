@@ -28,6 +28,7 @@ import { BeginBatchRow } from './BeginBatchRow';
 import { FormulationHead, type Panel } from './FormulationHead';
 import { goodsRows } from './goodsRows';
 import { PassList } from './PassList';
+import { useInUse } from '../batch/useInUse';
 import { useDraft, type Draft } from './useDraft';
 import { usePassActions } from './usePassActions';
 import { usePlan } from './usePlan';
@@ -49,7 +50,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
   const draft = useDraft(saved, isNew);
   const { colorway } = draft;
   const { recipe } = colorway;
-  const { plan, formulation, problem } = usePlan(colorway, shelf);
+  const { plan, formulation, problem } = usePlan(colorway, shelf, useInUse());
   const [panel, setPanel] = useState<Panel | null>(null);
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [heat, setHeat] = useState(false);

@@ -1,14 +1,17 @@
 import { useMemo, useState } from 'react';
 import {
   FieldError,
+  firstFree,
   formulate,
   planFormulation,
+  potNeedsMl,
   type Colorway,
   type Formulation,
   type Plan,
   type PlanContext,
   type Shelf,
   type ShelfResponse,
+  vesselChoices,
 } from '@ythrion/core';
 
 /** A colorway's plan; while it cannot be planned, the last one that could, and why. */
@@ -18,12 +21,22 @@ export interface DraftPlan {
   problem: string | null;
 }
 
-/** The plan of a draft, renewed with every change. */
-export function usePlan({ name, recipe }: Colorway, shelf: ShelfResponse): DraftPlan {
-  const now = useMemo(
-    () => planOrWhy(name, recipe, shelf, { left: shelf.stockLeft, today: new Date().toISOString() }),
-    [name, recipe, shelf],
-  );
+/**
+ * The plan of a draft, renewed with every change. Where no pot was chosen its heat is that of the first that is free and
+ * large enough. @param inUse batches by the vessel they stand in
+ */
+export function usePlan(
+  { name, recipe }: Colorway,
+  shelf: ShelfResponse,
+  inUse: ReadonlyMap<string, string>,
+): DraftPlan {
+  const now = useMemo(() => {
+    const context = { left: shelf.stockLeft, today: new Date().toISOString() };
+    const first = planOrWhy(name, recipe, shelf, context);
+    if (recipe.potId !== null || !first.plan) return first;
+    const pot = firstFree(vesselChoices(shelf.pots, inUse, potNeedsMl(recipe, first.plan)));
+    return pot ? planOrWhy(name, { ...recipe, potId: pot.id }, shelf, context) : first;
+  }, [name, recipe, shelf, inUse]);
   const [good, setGood] = useState(now);
   if (now.problem === null && now !== good) setGood(now);
   return now.problem === null ? now : { ...good, problem: now.problem };

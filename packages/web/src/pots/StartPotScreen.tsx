@@ -4,9 +4,12 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
+  firstFree,
   goodsLineSchema,
   momentOf,
   takenOverBy,
+  vesselChoices,
+  vesselWords,
   type BatchResponse,
   type BatchSummary,
   type GoodsLine,
@@ -22,7 +25,7 @@ import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
 import { say } from '../parts/say';
 import { Waiting } from '../parts/Waiting';
-import { freePot } from '../batch/freePot';
+import { useInUse } from '../batch/useInUse';
 
 /** A pot without a plan: pick goods and a vessel, then tap what goes in. */
 export function StartPotScreen() {
@@ -34,14 +37,14 @@ export function StartPotScreen() {
 
 function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly BatchResponse[] }) {
   const bases = shelf.bases.filter((base) => !base.retired);
-  const pots = shelf.pots.filter((pot) => !pot.retired);
+  const vessels = vesselChoices(shelf.pots, useInUse());
   const [first] = bases;
   const [goods, setGoods] = useState<GoodsLine[]>(() =>
     first
       ? [goodsLineSchema.parse({ id: newId(), baseId: first.id, count: 1, gramsEach: first.putUpGrams })]
       : [],
   );
-  const [potId, setPotId] = useState(() => freePot(pots, running)?.id ?? '');
+  const [potId, setPotId] = useState(() => firstFree(vessels)?.id ?? '');
   const [from, setFrom] = useState('');
   const [earlier, setEarlier] = useState<Readonly<Record<string, string>>>({});
   const book = useBook('', 0, 40).data?.rows ?? [];
@@ -50,6 +53,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
   const set = (id: string, changes: Partial<GoodsLine>): void =>
     setGoods(goods.map((line) => (line.id === id ? { ...line, ...changes } : line)));
   const source = running.find(({ id }) => id === from);
+  const beside = source ? null : (vessels.find(({ pot }) => pot.id === potId)?.holds ?? null);
   const start = async (): Promise<void> => {
     if (!everythingReads()) return;
     try {
@@ -132,13 +136,13 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
           value={potId}
           options={[
             { value: '', label: 'no vessel named' },
-            ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+            ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
           ]}
           onChange={setPotId}
         />
       )}
       <Button variant="contained" size="large" disabled={begin.isPending} onClick={() => void start()}>
-        Begin
+        {beside === null ? 'Begin' : `Begin beside ${beside}, both in one vessel`}
       </Button>
     </Box>
   );

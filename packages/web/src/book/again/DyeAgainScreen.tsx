@@ -7,11 +7,13 @@ import {
   againNoticeWords,
   againTable,
   dyeTotals,
+  firstFree,
   lastVerdict,
   summarizeBatch,
+  vesselChoices,
+  vesselWords,
   withThen,
   type Batch,
-  type BatchResponse,
   type ShelfResponse,
 } from '@ythrion/core';
 import { everythingReads } from '../../parts/everythingReads';
@@ -26,7 +28,7 @@ import { QuantityField } from '../../parts/QuantityField';
 import { Waiting } from '../../parts/Waiting';
 import { newId } from '../../parts/newId';
 import { say } from '../../parts/say';
-import { freePot } from '../../batch/freePot';
+import { useInUse } from '../../batch/useInUse';
 import { AgainRows } from './AgainRows';
 import { GoodsNow } from './GoodsNow';
 import { JarsNow } from './JarsNow';
@@ -50,22 +52,15 @@ function Again({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       </Box>
     );
   if (!running.data) return <Waiting error={running.error} />;
-  return <AgainForm batch={batch} shelf={shelf} running={running.data} />;
+  return <AgainForm batch={batch} shelf={shelf} />;
 }
 
-function AgainForm({
-  batch,
-  shelf,
-  running,
-}: {
-  batch: Batch;
-  shelf: ShelfResponse;
-  running: readonly BatchResponse[];
-}) {
-  const pots = shelf.pots.filter((pot) => !pot.retired);
+function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
+  const vessels = vesselChoices(shelf.pots, useInUse());
   const known = useMemo(() => withThen(shelf, batch.formulation), [shelf, batch]);
-  const draft = useAgain(batch, shelf, freePot(pots, running, batch.formulation.pot)?.id ?? null);
+  const draft = useAgain(batch, shelf, firstFree(vessels, batch.formulation.pot)?.id ?? null);
   const { to, change, made, problem, folded } = draft;
+  const beside = vessels.find(({ pot }) => pot.id === to.potId)?.holds ?? null;
   const begin = useBeginAgain(batch.id);
   const navigate = useNavigate();
   const table = useMemo(
@@ -117,7 +112,7 @@ function AgainForm({
             value={to.potId ?? ''}
             options={[
               { value: '', label: 'no pot named' },
-              ...pots.map((pot) => ({ value: pot.id, label: pot.name })),
+              ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
             ]}
             onChange={(id) => change({ potId: id === '' ? null : id })}
           />
@@ -175,7 +170,7 @@ function AgainForm({
             }
             onClick={() => void start()}
           >
-            Begin this batch
+            {beside === null ? 'Begin this batch' : `Begin beside ${beside}, both in one vessel`}
           </Button>
         </Box>
         <Box sx={{ display: { xs: 'none', md: 'block' }, pt: 4 }}>

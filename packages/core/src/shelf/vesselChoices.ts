@@ -1,0 +1,47 @@
+import { formatAmount } from '../units/formatQuantity';
+import type { Pot } from './pot';
+
+/** A vessel on the shelf, and what speaks against it. */
+export interface VesselChoice {
+  pot: Pot;
+  /** The batch that stands in it; null for none. */
+  holds: string | null;
+  tooSmall: boolean;
+}
+
+/**
+ * Every vessel that is in use on the shelf, as a batch sees it.
+ * @param inUse names of the batches that stand in them, by the vessel's id
+ * @param needsMl what the vessel must hold, mL; 0 where that is not known
+ */
+export const vesselChoices = (
+  pots: readonly Pot[],
+  inUse: ReadonlyMap<string, string>,
+  needsMl = 0,
+): VesselChoice[] =>
+  pots
+    .filter(({ retired }) => !retired)
+    .map((pot) => ({ pot, holds: inUse.get(pot.id) ?? null, tooSmall: pot.capacityMl < needsMl }));
+
+/**
+ * The vessel to take when none was chosen: one that is free and large enough.
+ * @param wished taken before all others, as the one of an earlier batch; null for any
+ */
+export function firstFree(choices: readonly VesselChoice[], wished: Pot | null = null): Pot | null {
+  const free = choices.filter(({ holds, tooSmall }) => holds === null && !tooSmall);
+  return (
+    (
+      free.find(({ pot }) => pot.id === wished?.id) ??
+      free.find(({ pot }) => pot.capacityMl >= (wished?.capacityMl ?? 0)) ??
+      free[0]
+    )?.pot ?? null
+  );
+}
+
+/** A vessel in a list to choose from. */
+export const vesselWords = ({ pot, holds, tooSmall }: VesselChoice): string =>
+  [
+    `${pot.name}, ${formatAmount(pot.capacityMl, 'mL')}`,
+    ...(tooSmall ? ['too small'] : []),
+    ...(holds === null ? [] : [`${holds} is in it`]),
+  ].join(' · ');

@@ -1,0 +1,14 @@
+import { useMemo } from 'react';
+import { useRunning } from '../studio/queries';
+
+/** Names of the batches that stand in the vessels of the shelf, by the vessel's id. */
+export function useInUse(): ReadonlyMap<string, string> {
+  const running = useRunning().data;
+  return useMemo(
+    () =>
+      new Map(
+        (running ?? []).flatMap(({ name, formulation: { pot } }) => (pot ? [[pot.id, name] as const] : [])),
+      ),
+    [running],
+  );
+}
