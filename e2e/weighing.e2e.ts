@@ -91,7 +91,7 @@ test('a pour too small to read has its dilution on the card, and the jar gives i
   await page.getByRole('link', { name: 'Record' }).click();
   // 1.2 mL of 0.2 % is 2.4 mg on 20 g.
   await expect(
-    page.getByRole('table', { name: 'True recipe' }).getByRole('row', { name: /Pewter.*0\.002 g.*0\.012 %/ }),
+    page.getByRole('table', { name: 'True recipe' }).getByRole('row', { name: /Pewter.*2\.4 mg.*0\.012 %/ }),
   ).toBeVisible();
 });
 
