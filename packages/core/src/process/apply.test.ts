@@ -585,4 +585,27 @@ describe('at the edges, by hand', () => {
     expect(state.driedMl).toBeCloseTo(240, 9);
     expect(pot(state).liquid.ml).toBeCloseTo(5760, 9);
   });
+  test('goods that hold less than wringing leaves lose nothing by it', () => {
+    const common = { pass: null, line: null, purpose: null, goods: [] };
+    const [dried, wrung]: Act[] = [
+      { kind: 'dry', ...common },
+      { kind: 'wring', ...common },
+    ];
+    const acts = [goods('g1', 200), vessel('pot'), run('pot', 6000), place('pot')];
+    const state = done([...acts, dried!, wrung!]);
+    expect([state.pieces.get('g1')!.held.ml, state.drained.ml]).toEqual([0, 0]);
+    // Squeezed to 0.3 mL a gram, then wrung to at most 0.5.
+    const squeezed = done([...acts, lift(0.3), wrung!]);
+    expect(squeezed.pieces.get('g1')!.held.ml).toBeCloseTo(60, 9);
+  });
+  test('what a meter showed stands until the liquid is changed in time or amount', () => {
+    const look = {
+      ...{ kind: 'look', pass: null, line: null, purpose: null, of: 'bath', vessel: 'pot', answer: 'pH 4.6' },
+      reading: { ph: 4.6, celsius: null, levelMl: null },
+    } as Act;
+    const acts = [goods('g1', 200), vessel('pot'), run('pot', 6000), place('pot'), look];
+    expect(pot(done(acts)).reading).toMatchObject({ ph: 4.6 });
+    expect(pot(done([...acts, vessel('pan', 'pan')])).reading).toMatchObject({ ph: 4.6 });
+    expect(pot(done([...acts, hold('pot', 10)])).reading).toBeNull();
+  });
 });

@@ -119,3 +119,11 @@ test('nothing is bound where there is no vessel, no liquid, no acid, or nothing 
   expect(boundIn(done([...bath.slice(0, 3), place('pot', ['a'])]), 'pot')).toEqual(none);
   expect(boundIn(done([goods('a', 100), ...bath.slice(1), place('pot', ['a'])]), 'pot')).toEqual(none);
 });
+
+test('acid that goods bring into plain water is bound there too', () => {
+  const state = done([
+    ...[...bath, vessel('pan', 'pan'), place('pot', ['a']), hold('pot', 10), lift(1.2)],
+    ...[run('pan', 3000), place('pan', ['a'])],
+  ]);
+  expect(boundIn(state, 'pan').meq).toBeGreaterThan(0);
+});
