@@ -6,6 +6,7 @@ import type { Plan } from '../plan/planTypes';
 import { formulate } from '../recipe/materials';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
+import { noticeWords } from '../words/noticeWords';
 import { OWN_STEP_USUAL, ownWaySettings, type OwnStep } from './ownWay';
 
 /** 200 g at 1 % from a stock of 1 %, in 6 L with 120 mL of vinegar: 5680 mL of water. */
@@ -73,6 +74,26 @@ test('an own way is done step by step: 5680 mL by 75 and 25 %, acid and dye in h
     'put 100 hands 2',
     'stand 15 hands 1',
   ]);
+});
+
+test('a hold stays as hot as it was last heated, and every step has its place in its name', () => {
+  const { lines } = planOf(STEPS);
+  const hold = lines.find(({ act }) => act.kind === 'hold' && act.pass === 'p1')!;
+  expect(hold).toMatchObject({ id: 'p1.hold.6', act: { atC: 70, minutes: 10, untilClear: false } });
+  expect(lines.map(({ id }) => id)).toEqual(
+    expect.arrayContaining(['p1.run.1', 'p1.heat.5', 'p1.lift.7', 'p1.run.8', 'p1.handle.re-tie.9']),
+  );
+});
+
+test('a dye or an acid without a step, and goods that never go in, are said', () => {
+  const said = planOf([{ do: 'water', sharePercent: 100 }])
+    .notices.map(noticeWords)
+    .join('\n');
+  expect(said).toMatch(/Vault Blue/);
+  expect(said).toMatch(/vinegar/);
+  expect(said).toMatch(/goods/);
+  const all = planOf(STEPS).notices.map(noticeWords).join('\n');
+  expect(all).not.toMatch(/step/);
 });
 
 test('it says how much of the length hangs in', () => {

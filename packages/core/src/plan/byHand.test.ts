@@ -67,6 +67,13 @@ describe('a dip of 60 % in four steps, by hand', () => {
   test('the steps leave 60, 45, 30 and 15 % in, five minutes each', () => {
     const lines = cardLines(batch.card).filter(({ act }) => act.kind === 'hold' && act.pass === 'p1');
     expect(lines.map(({ act }) => act.kind === 'hold' && act.minutes)).toEqual([5, 5, 5, 5]);
+    // Only the last waits for the bath to clear.
+    expect(lines.map(({ act }) => act.kind === 'hold' && act.untilClear)).toEqual([
+      false,
+      false,
+      false,
+      true,
+    ]);
     const places = batch.card.acts.flatMap(({ act }) =>
       act.kind === 'place' && act.reach && act.reach !== 'none' ? [act.reach] : [],
     );
