@@ -188,13 +188,13 @@ async function retell(
 ): Promise<void> {
   const changed = target ?? event;
   const total = dyeTotalOf(changed);
+  if (!total && changed.kind !== 'closed' && changed.kind !== 'named') return;
   const verdict = await lastOfKind(storage, row.id, 'closed', transaction);
   const news: Partial<BatchSummary> = {
     ...(total && (await dyedAnew(storage, begun, total, target === null ? 1 : -1, seq, transaction))),
     ...(changed.kind === 'closed' && closedSummary(verdict)),
     ...(changed.kind === 'named' && { name: await lastName(storage, row, transaction) }),
   };
-  if (Object.keys(news).length === 0) return;
   await storage.models.batches.update(
     { ...news, search: searchText({ ...row, ...news }, verdict?.note ?? '') },
     { where: { id: row.id }, transaction },
