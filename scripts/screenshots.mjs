@@ -128,7 +128,10 @@ const VIEWS = [
       await page.getByRole('button', key).click();
       await other?.getByRole('button', key).click();
       await page.context().setOffline(false);
-      await page.getByText(/entered twice/).first().waitFor();
+      await page
+        .getByText(/entered twice/)
+        .first()
+        .waitFor();
       await page.evaluate(() => scrollTo(0, 0));
       await other?.context().close();
     },
