@@ -15,13 +15,19 @@ export interface Measure {
 
 const root = path.resolve(import.meta.dirname, '../..');
 
-for (const { what, measured, allowed, unit } of [
-  ...planTimes(),
-  ...foldTimes(),
-  ...(await browserTimes(root)),
-  ...(await serverTimes(root)),
-  firstLoadScript(root),
-])
-  process.stdout.write(
-    `${what.padEnd(88)} ${measured.toFixed(2).padStart(9)} ${unit.padEnd(3)} ${(measured / allowed).toFixed(2)} of the ${Number(allowed.toFixed(1))} ${unit} allowed\n`,
-  );
+const PARTS: Record<string, () => Measure[] | Promise<Measure[]>> = {
+  plan: planTimes,
+  fold: foldTimes,
+  browser: () => browserTimes(root),
+  server: () => serverTimes(root),
+  firstLoad: () => [firstLoadScript(root)],
+};
+const wanted = process.argv.slice(2);
+
+for (const [name, measured] of Object.entries(PARTS)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  for (const { what, measured: value, allowed, unit } of await measured())
+    process.stdout.write(
+      `${what.padEnd(88)} ${value.toFixed(2).padStart(9)} ${unit.padEnd(3)} ${(value / allowed).toFixed(2)} of the ${Number(allowed.toFixed(1))} ${unit} allowed\n`,
+    );
+}

@@ -29,7 +29,7 @@ export async function largeStudio(
     const counted = `WITH RECURSIVE n(k) AS (SELECT 1 UNION ALL SELECT k + 1 FROM n WHERE k < ${each})`;
     const columns = (await file.all<{ name: string }>('SELECT name FROM pragma_table_info(?)', ['batches']))
       .map(({ name }) => name)
-      .filter((name) => !['id', 'code', 'again_of'].includes(name));
+      .filter((name) => !['id', 'code', 'again_of', 'line'].includes(name));
     await file.all(
       `${counted} INSERT INTO batches (id, code, again_of, ${columns.join()})
          SELECT 'x' || k || '-' || b.id, '99-' || (k * 100 + ${i}), NULL, ${columns.map((name) => `b.${name}`).join()} FROM n, batches b WHERE b.id = ?`,
@@ -38,6 +38,18 @@ export async function largeStudio(
     await file.all(
       `${counted} INSERT INTO batch_plans SELECT 'x' || k || '-' || p.batch_id, p.formulation, p.card
          FROM n, batch_plans p WHERE p.batch_id = ? AND k <= ${Math.ceil(plans / models.length)}`,
+      [id],
+    );
+    await file.all(
+      `${counted} INSERT INTO batch_bases (base_id, line)
+         SELECT base_id, b.line FROM n, batches m JOIN batch_bases USING (line) JOIN batches b ON b.id = 'x' || k || '-' || m.id
+         WHERE m.id = ?`,
+      [id],
+    );
+    await file.all(
+      `${counted} INSERT INTO batch_dyes (batch_id, pass, line, dye_id, grams, standard_grams, additions, first_seq)
+         SELECT 'x' || k || '-' || d.batch_id, d.pass, d.line, d.dye_id, d.grams, d.standard_grams, d.additions, d.first_seq
+         FROM n, batch_dyes d WHERE d.batch_id = ?`,
       [id],
     );
     await file.all(

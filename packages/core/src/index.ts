@@ -18,6 +18,7 @@ export * from './contract/access';
 export * from './contract/api';
 export * from './contract/copies';
 export * from './contract/live';
+export * from './contract/bookQuery';
 export * from './contract/requests';
 export * from './document/keepQuickPour';
 export * from './document/document';

@@ -5,23 +5,6 @@ import { formulationSchema, recipeSchema } from '../recipe/recipe';
 import { idSchema, nameSchema } from '../shelf/common';
 import { batchSchema } from '../record/batch';
 
-/** GET /api/batches */
-export const bookQuerySchema = z.object({
-  q: z.string().max(200).default(''),
-  offset: z.coerce
-    .number({ error: 'offset must be a number.' })
-    .int()
-    .min(0, { error: 'offset cannot be negative.' })
-    .default(0),
-  limit: z.coerce
-    .number({ error: 'limit must be a number.' })
-    .int()
-    .min(1, { error: 'limit must be at least 1.' })
-    .max(200, { error: 'limit cannot be over 200.' })
-    .default(60),
-});
-export type BookQuery = z.infer<typeof bookQuerySchema>;
-
 /** POST /api/batches: begin a batch. The server gives the code and writes the card. */
 export const beginBatchSchema = batchSchema
   .omit({ events: true, code: true, card: true })

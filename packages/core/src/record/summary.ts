@@ -1,7 +1,7 @@
 import type { Pass } from '../recipe/recipe';
 import { lookAfter, type LineDepth } from '../plan/looks';
 import { sectionOfLine } from '../recipe/entryContext';
-import { averageHex, plainLook } from '../skein/yarnLook';
+import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
 import type { Dye } from '../shelf/dye';
 import type { Batch, BegunBatch } from './batch';
 import { goodsWords, weightOfGoods } from './cardGoods';
@@ -26,12 +26,14 @@ export interface BatchSummary {
   /** Undyed and dyed color of the first goods line, for drawing. */
   undyedHex: string;
   hex: string;
+  /** The same goods as they are drawn, stretch by stretch, with what lies on top. */
+  look: YarnLook;
   outcome: string | null;
   standing: string | null;
 }
 
 /** What the dye of a batch makes of its line in the Book. */
-export type DyedSummary = Pick<BatchSummary, 'dosPercent' | 'dyes' | 'hex'>;
+export type DyedSummary = Pick<BatchSummary, 'dosPercent' | 'dyes' | 'hex' | 'look'>;
 /** What its verdict makes of it. */
 export type ClosedSummary = Pick<BatchSummary, 'closedAt' | 'outcome' | 'standing'>;
 
@@ -67,10 +69,12 @@ export function dyedSummary(
   const known = [...batch.formulation.dyes, ...dyes];
   const counted = totals.length === 0 ? askedTotals(batch.card) : totals;
   const depths = depthsOnGoods(counted, weightOfGoods(batch.card).value);
+  const look = dyedLook(batch, counted, known);
   return {
     dosPercent: depths.reduce((sum, { dosPercent }) => sum + dosPercent, 0),
     dyes: depths.map(({ dyeId }) => dyeName(dyeId, known)).join(', '),
-    hex: dyedHex(batch, counted, known),
+    hex: averageHex(look),
+    look,
   };
 }
 
@@ -82,17 +86,16 @@ function undyedHex({ formulation }: BegunBatch): string {
 /** Deepest that is drawn, %: a pour far over what a recipe allows still has a color. */
 const DEEPEST = 12;
 
-/** Color of the first goods, pass by pass. An estimate for drawing. */
-function dyedHex(batch: BegunBatch, totals: readonly DyeTotal[], dyes: readonly Dye[]): string {
+/** Colors of the first goods, pass by pass. An estimate for drawing. */
+function dyedLook(batch: BegunBatch, totals: readonly DyeTotal[], dyes: readonly Dye[]): YarnLook {
   const wog = weightOfGoods(batch.card).value;
-  const look = batch.formulation.recipe.passes.reduce(
+  return batch.formulation.recipe.passes.reduce(
     (before, pass) => {
       const depths = depthsOfLines(pass, totals, wog);
       return depths.length === 0 ? before : lookAfter(before, pass, depths, dyes);
     },
     plainLook(undyedHex(batch)),
   );
-  return averageHex(look);
 }
 
 /** Depth of each line of a pass on the goods it is for; dye nobody planned counts with the line of the same dye. */

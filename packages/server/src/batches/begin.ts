@@ -68,6 +68,7 @@ export async function insertBatch(storage: Storage, batch: Batch, transaction: T
   await storage.models.batches.create(
     {
       ...summary,
+      look: JSON.stringify(summary.look),
       colorwayVersion: coded.colorwayVersion,
       againOf: coded.againOf,
       search: searchText(summary, lastVerdict(coded.events)?.note ?? ''),
@@ -82,6 +83,12 @@ export async function insertBatch(storage: Storage, batch: Batch, transaction: T
     },
     { transaction },
   );
+  const bases = new Set(coded.formulation.recipe.goods.map(({ baseId }) => baseId));
+  for (const base of bases)
+    await storage.sequelize.query(
+      'INSERT INTO batch_bases (base_id, line) SELECT ?, line FROM batches WHERE id = ?',
+      { replacements: [base, coded.id], transaction },
+    );
   await insertEvents(storage, coded, transaction);
   return coded;
 }

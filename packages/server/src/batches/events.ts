@@ -195,8 +195,13 @@ async function retell(
     ...(changed.kind === 'closed' && closedSummary(verdict)),
     ...(changed.kind === 'named' && { name: await lastName(storage, row, transaction) }),
   };
+  const { look, ...told } = news;
   await storage.models.batches.update(
-    { ...news, search: searchText({ ...row, ...news }, verdict?.note ?? '') },
+    {
+      ...told,
+      ...(look && { look: JSON.stringify(look) }),
+      search: searchText({ ...row, ...told }, verdict?.note ?? ''),
+    },
     { where: { id: row.id }, transaction },
   );
 }

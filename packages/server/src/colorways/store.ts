@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { literal, type Transaction } from 'sequelize';
 import {
   formulate,
   planFormulation,
@@ -20,11 +20,11 @@ export const asToday = (row: ColorwayRow): ColorwayRow => ({
 
 /** The newest version of every colorway, by name. */
 export async function newestColorways(storage: Storage): Promise<ColorwayOnList[]> {
-  const all = await storage.models.colorways.findAll({ order: ['name', ['version', 'DESC']] });
-  const seen = new Set<string>();
-  return all
-    .map((row) => asToday(row.get({ plain: true })))
-    .filter((row) => !seen.has(row.id) && seen.add(row.id));
+  const rows = await storage.models.colorways.findAll({
+    where: literal('(id, version) IN (SELECT id, version FROM newest_colorways)'),
+    order: ['name', 'id'],
+  });
+  return rows.map((row) => asToday(row.get({ plain: true })));
 }
 
 /** Every version of one colorway, newest first. @throws NotFound */

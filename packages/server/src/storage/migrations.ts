@@ -1,4 +1,5 @@
 import type { Sequelize, Transaction } from 'sequelize';
+import { looksOfBatches } from '../upgrade/looksOfBatches';
 import { recordsToEvents } from '../upgrade/recordsToEvents';
 
 /** What a migration does where statements alone do not reach. */
@@ -15,6 +16,12 @@ const appendOnly = (table: string): string[] =>
     (verb) => `CREATE TRIGGER ${table}_no_${verb.toLowerCase()} BEFORE ${verb} ON ${table}
       BEGIN SELECT RAISE(ABORT, '${table} is append-only'); END`,
   );
+
+/** Words to look up by how they begin, whatever their case and accents; the text itself stands elsewhere. */
+const words = (table: string, column: string): string[] => [
+  `CREATE VIRTUAL TABLE ${table} USING fts5 (${column}, content='', contentless_delete=1, prefix='1 2 3',
+    tokenize='unicode61 remove_diacritics 2')`,
+];
 
 /** Masses in g, volumes in mL, money in cents, strengths and depths in %: always numbers, the unit in the name. */
 export const MIGRATIONS: Migration[] = [
@@ -121,6 +128,55 @@ export const MIGRATIONS: Migration[] = [
       `UPDATE batches SET search = search || ' ' || lower(coalesce((SELECT json_extract(e.body, '$.note') FROM events e
         WHERE e.batch_id = batches.id AND e.kind = 'closed' AND NOT EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id)
         ORDER BY e.at DESC, e.device DESC, e.count DESC LIMIT 1), '')) WHERE closed_at IS NOT NULL`,
+    ],
+  },
+  {
+    name: '007-years',
+    steps: [
+      // Rows of a table without a number of its own may be numbered anew when the file is copied; words are kept by this one.
+      `ALTER TABLE batches ADD COLUMN line INTEGER`,
+      `UPDATE batches SET line = rowid`,
+      `CREATE UNIQUE INDEX batches_line ON batches (line)`,
+      `ALTER TABLE batches ADD COLUMN look TEXT NOT NULL DEFAULT ''`,
+      looksOfBatches,
+      `CREATE TABLE batch_bases (base_id TEXT NOT NULL, line INTEGER NOT NULL REFERENCES batches(line), PRIMARY KEY (base_id, line)) WITHOUT ROWID`,
+      `INSERT OR IGNORE INTO batch_bases SELECT json_extract(goods.value, '$.baseId'), b.line
+        FROM batch_plans p JOIN batches b ON b.id = p.batch_id, json_each(p.formulation, '$.recipe.goods') goods
+        WHERE json_valid(p.formulation)`,
+      `CREATE INDEX batch_dyes_dye ON batch_dyes (dye_id, batch_id)`,
+      `CREATE TABLE dyed_lines (dye_id TEXT NOT NULL, line INTEGER NOT NULL REFERENCES batches(line), PRIMARY KEY (dye_id, line)) WITHOUT ROWID`,
+      `INSERT OR IGNORE INTO dyed_lines SELECT d.dye_id, b.line FROM batch_dyes d JOIN batches b ON b.id = d.batch_id`,
+      `CREATE TRIGGER batch_dyes_in AFTER INSERT ON batch_dyes BEGIN
+        INSERT OR IGNORE INTO dyed_lines SELECT new.dye_id, line FROM batches WHERE id = new.batch_id; END`,
+      `CREATE TRIGGER batch_dyes_out AFTER DELETE ON batch_dyes
+        WHEN NOT EXISTS (SELECT 1 FROM batch_dyes WHERE dye_id = old.dye_id AND batch_id = old.batch_id) BEGIN
+        DELETE FROM dyed_lines WHERE dye_id = old.dye_id AND line = (SELECT line FROM batches WHERE id = old.batch_id); END`,
+      `DROP INDEX batches_by_date`,
+      `CREATE INDEX batches_by_date ON batches (started_at, id)`,
+      ...['name', 'wog_grams', 'dos_percent', 'outcome', 'standing'].map(
+        (column) => `CREATE INDEX batches_by_${column} ON batches (${column}, started_at, id)`,
+      ),
+      `DROP INDEX batches_colorway`,
+      `CREATE INDEX batches_colorway ON batches (colorway_id, started_at, id)`,
+      ...words('batch_words', 'search'),
+      `INSERT INTO batch_words (rowid, search) SELECT line, search FROM batches`,
+      `CREATE TRIGGER batches_lined AFTER INSERT ON batches BEGIN
+        UPDATE batches SET line = (SELECT coalesce(max(line), 0) + 1 FROM batches) WHERE id = new.id;
+        INSERT INTO batch_words (rowid, search) SELECT line, search FROM batches WHERE id = new.id; END`,
+      `CREATE TRIGGER batches_said_anew AFTER UPDATE OF search ON batches WHEN old.search <> new.search BEGIN
+        UPDATE batch_words SET search = new.search WHERE rowid = new.line; END`,
+      `CREATE TABLE newest_colorways (line INTEGER PRIMARY KEY, id TEXT NOT NULL UNIQUE, version INTEGER NOT NULL, code TEXT NOT NULL,
+        name TEXT NOT NULL, FOREIGN KEY (id, version) REFERENCES colorway_versions (id, version))`,
+      ...words('colorway_words', 'search'),
+      `CREATE TRIGGER colorways_newest AFTER INSERT ON colorway_versions BEGIN
+        INSERT INTO newest_colorways (id, version, code, name) VALUES (new.id, new.version, new.code, new.name)
+          ON CONFLICT (id) DO UPDATE SET version = excluded.version, code = excluded.code, name = excluded.name
+          WHERE excluded.version > version;
+        DELETE FROM colorway_words WHERE rowid = (SELECT line FROM newest_colorways WHERE id = new.id);
+        INSERT INTO colorway_words (rowid, search) SELECT line, name || ' ' || code FROM newest_colorways WHERE id = new.id; END`,
+      `INSERT INTO newest_colorways (id, version, code, name) SELECT id, version, code, name FROM colorway_versions v
+        WHERE version = (SELECT max(version) FROM colorway_versions o WHERE o.id = v.id)`,
+      `INSERT INTO colorway_words (rowid, search) SELECT line, name || ' ' || code FROM newest_colorways`,
     ],
   },
 ];

@@ -56,7 +56,9 @@ export interface ColorwayRow {
   retired: boolean;
   savedAt: string;
 }
-export interface BatchRow extends BatchSummary {
+export interface BatchRow extends Omit<BatchSummary, 'look'> {
+  /** As JSON text, or empty where it is one color all over. */
+  look: string;
   colorwayVersion: number | null;
   againOf: string | null;
   search: string;
@@ -266,6 +268,7 @@ export function defineModels(sequelize: Sequelize): Models {
         dyes: text(),
         undyedHex: text(),
         hex: text(),
+        look: text(),
         outcome: optionalText(),
         standing: optionalText(),
         search: text(),

@@ -65,7 +65,7 @@ test.each(['events', 'batch_plans', 'colorway_versions', 'shelf_revisions', 'jar
   async (table) => {
     const storage = await openStudio(folder);
     const [triggers] = await storage.sequelize.query(
-      `SELECT name FROM sqlite_master WHERE type = 'trigger' AND tbl_name = '${table}'`,
+      `SELECT name FROM sqlite_master WHERE type = 'trigger' AND tbl_name = '${table}' AND name LIKE '%\\_no\\_%' ESCAPE '\\'`,
     );
     expect((triggers as { name: string }[]).map(({ name }) => name).toSorted()).toEqual([
       `${table}_no_delete`,
