@@ -3,7 +3,7 @@ import base from '../../jest.config.js';
 const { YTHRION_FOLDER: folder = '*' } = process.env;
 
 /**
- * For changes made to one folder of core: its own tests, and those of the plan and the record that are worked by hand. All
+ * For changes made to one folder of core: its own tests, those of the plan, the card and the record that are quick. All
  * the others would have to be loaded for every change; at least so many are noticed.
  */
 export default {
@@ -12,7 +12,9 @@ export default {
   testMatch: [
     `<rootDir>/packages/core/src/${folder}/**/*.test.ts`,
     '<rootDir>/packages/core/src/**/byHand.test.ts',
-    '<rootDir>/packages/core/src/plan/{ways,set}.test.ts',
+    '<rootDir>/packages/core/src/plan/{plan,ways,set}.test.ts',
+    '<rootDir>/packages/core/src/record/{cardOf,foldRecord,record}.test.ts',
+    '<rootDir>/packages/core/src/words/{wording,shortWords}.test.ts',
     '<rootDir>/packages/core/src/recipe/tools.test.ts',
   ],
   // Hundreds of random plans.

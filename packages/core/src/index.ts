@@ -100,6 +100,7 @@ export * from './record/answers';
 export * from './record/batch';
 export * from './record/card';
 export * from './record/cardGoods';
+export * from './record/calendar';
 export * from './record/clock';
 export * from './record/clockOffset';
 export * from './record/doubts';

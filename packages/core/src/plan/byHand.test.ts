@@ -4,7 +4,10 @@ import { cardLines } from '../record/card';
 import { actualRecipe } from '../record/actualRecipe';
 import { foldRecord } from '../record/foldRecord';
 import { depthAt } from '../process/depths';
+import type { State } from '../process/state';
+import type { Batch } from '../record/batch';
 import { planFormulation } from './plan';
+import type { Plan } from './planTypes';
 
 const [USUAL] = formulation().recipe.passes;
 const HEAT = { temperatureC: 85, minutes: 20, rampCPerMin: 1 };
@@ -30,7 +33,10 @@ const threePasses = formulation({
 });
 
 describe('acid of a whole plan, by hand', () => {
-  const plan = planFormulation(threePasses);
+  let plan: Plan;
+  beforeEach(() => {
+    plan = planFormulation(threePasses);
+  });
 
   test('6 L and 1 L more at 1 g/L of 5 % vinegar, 3.6 L for the dip: 120 + 20 + 72 = 212 mL; citric 6 + 0.75 g', () => {
     expect(plan.totals.acids.map(({ label, amount }) => [label, amount.value, amount.unit])).toEqual([
@@ -56,12 +62,16 @@ describe('acid of a whole plan, by hand', () => {
 });
 
 describe('a dip of 60 % in four steps, by hand', () => {
-  const batch = begunBatch(
-    formulation({
-      passes: [{ ...USUAL!, method: { kind: 'dip', sharePercent: 60, steps: 4, minutes: 20 }, heat: HEAT }],
-    }),
-  );
-  const { end } = foldRecord(withEvents(batch, asPlanned(batch)));
+  let batch: Batch;
+  let end: State;
+  beforeEach(() => {
+    batch = begunBatch(
+      formulation({
+        passes: [{ ...USUAL!, method: { kind: 'dip', sharePercent: 60, steps: 4, minutes: 20 }, heat: HEAT }],
+      }),
+    );
+    ({ end } = foldRecord(withEvents(batch, asPlanned(batch))));
+  });
   const at = (along: number) => depthAt(end, 'g1', { along });
 
   test('the steps leave 60, 45, 30 and 15 % in, five minutes each', () => {
@@ -93,7 +103,10 @@ describe('a dip of 60 % in four steps, by hand', () => {
 });
 
 describe('water that nobody ticked, by hand', () => {
-  const batch = begunBatch(threePasses);
+  let batch: Batch;
+  beforeEach(() => {
+    batch = begunBatch(threePasses);
+  });
   const leaving = (...left: string[]) =>
     withEvents(
       batch,

@@ -10,6 +10,7 @@ import { CAUTIONS } from '../words/cautions';
 import { formulate } from '../recipe/materials';
 import { noticeWords } from '../words/noticeWords';
 import { planFormulation } from './plan';
+import type { Plan } from './planTypes';
 import type { AcidTime } from '../method/acidTimes';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { goodsGrams, pourFrom } from '../recipe/scale';
@@ -21,7 +22,10 @@ const pass = (changes: Partial<NonNullable<Changes['passes']>[number]>): NonNull
 ];
 
 describe('the plan of 200 g at 1 % blue and 0.25 % red, worked by hand', () => {
-  const plan = planFormulation(formulation());
+  let plan: Plan;
+  beforeEach(() => {
+    plan = planFormulation(formulation());
+  });
   test('2 g of blue from 200 mL, 0.5 g of red from 50 mL', () => {
     expect(plan.wog.value).toBe(200);
     expect(plan.passes[0]!.pours.map((pour) => [pour.grams.value, pour.volume!.value])).toEqual([

@@ -80,7 +80,10 @@ describe('section painting: share of the hank and paint volume', () => {
     pickUpMlPerG: 1,
   };
   const dyes = [depth('d1', 'blue', 1, 'blue-1', 'a'), depth('d2', 'red', 0.5, 'red-1', 'b')];
-  const pass = passOf({ method, dyes });
+  let pass: ReturnType<typeof passOf>;
+  beforeEach(() => {
+    pass = passOf({ method, dyes });
+  });
   test('30 % of 200 g at 1 %: 0.6 g in 60 mL of paint; 20 % at 0.5 %: 0.2 g in 40 mL', () => {
     expect(pass.pours.map((pour) => pour.grams.value)).toEqual([
       expect.closeTo(0.6, 9),

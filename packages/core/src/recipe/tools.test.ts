@@ -11,6 +11,7 @@ import { noteAmounts, readOldNote, splitNote } from './oldNote';
 import { passFromPattern } from './pattern';
 import { passPhCurve } from '../plan/passPhCurve';
 import { planFormulation } from '../plan/plan';
+import type { Plan } from '../plan/planTypes';
 import { passSchema, recipeSchema } from './recipe';
 import { nextDepth, resizeRecipe } from '../plan/resize';
 import { runSheet } from '../words/runSheet';
@@ -61,7 +62,10 @@ describe('old notes', () => {
 });
 
 describe('size and depth', () => {
-  const plan = planFormulation(formulation());
+  let plan: Plan;
+  beforeEach(() => {
+    plan = planFormulation(formulation());
+  });
   test('the same depth on twice the goods is twice the dye', () => {
     const next = resizeRecipe(
       recipe(),
@@ -151,7 +155,10 @@ test('pH against acid falls steadily, and today’s dose lies on the curve', () 
 });
 
 describe('the run sheet', () => {
-  const sheet = runSheet(formulation(), planFormulation(formulation()));
+  let sheet: ReturnType<typeof runSheet>;
+  beforeEach(() => {
+    sheet = runSheet(formulation(), planFormulation(formulation()));
+  });
   test('goods, stock, every step with its amount, checks and cautions', () => {
     expect(sheet.goods[0]).toMatchObject({ what: '2 × Sexton worsted, skein', amount: '200 g' });
     expect(sheet.stock.map((line) => [line.what, line.amount])).toEqual([

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useDeferredValue, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -11,55 +11,72 @@ import { useBook } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { TextLine } from '../parts/TextLine';
 import { Waiting } from '../parts/Waiting';
+import { useBookQuery } from './useBookQuery';
 
 const BookTable = lazy(async () => ({ default: (await import('./BookTable')).BookTable }));
+const NarrowBook = lazy(async () => ({ default: (await import('./NarrowBook')).NarrowBook }));
 const ON_RAIL = 40;
 
-/** All batches as hanks on the drying rail, newest first, and as a table on the desk. */
+/** All batches as hanks on the drying rail, and as a table on the desk: searched, narrowed and in order together. */
 export function BookScreen() {
-  const [q, setQ] = useState('');
-  const search = useDeferredValue(q);
-  const book = useBook(search, 0, ON_RAIL);
+  const asked = useBookQuery();
+  const { filter, order, way } = asked;
+  const book = useBook({ ...filter, order, way, limit: ON_RAIL });
   const desk = useMediaQuery(useTheme().breakpoints.up('md'));
+  const by = Object.entries(filter).filter(([name, value]) => name !== 'q' && value !== undefined).length;
+  const [narrowing, setNarrowing] = useState(by > 0);
   if (!book.data) return <Waiting error={book.error} />;
+  const { total, rows } = book.data;
+  const all = by === 0 && filter.q === '';
   return (
     <Box sx={{ pb: 2 }}>
-      <Box sx={{ px: 2, pt: 1.5, pb: 1, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+      <Box sx={{ px: 2, pt: 1.5, pb: 1.5, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Typography variant="h1">Book</Typography>
         <Box sx={{ width: 320, maxWidth: '100%' }}>
           <TextLine
             label="Search the book"
-            value={q}
-            onChange={setQ}
+            value={asked.typed}
+            onChange={asked.type}
             maxLength={100}
             placeholder="name, code, base, dye, verdict"
           />
         </Box>
+        <Button variant="outlined" aria-expanded={narrowing} onClick={() => setNarrowing(!narrowing)}>
+          {by === 0 ? 'Narrow and order' : `Narrowed by ${by}`}
+        </Button>
+        {!all && <Button onClick={asked.clear}>Show all</Button>}
         <Typography variant="body2" color="text.secondary" role="status">
-          {book.data.total === 1 ? '1 batch' : `${book.data.total} batches`}
+          {total === 1 ? '1 batch' : `${total.toLocaleString('en-US')} batches`}
         </Typography>
         <Box sx={{ flex: 1 }} />
         <Button component={Link} to="/book/remember">
           From the notebook
         </Button>
       </Box>
-      {book.data.total === 0 ? (
+      {narrowing && (
+        <Suspense fallback={<Waiting />}>
+          <NarrowBook asked={asked} />
+        </Suspense>
+      )}
+      {total === 0 ? (
         <Typography sx={{ px: 2 }}>
-          {q === '' ? 'No batch yet. The first one you begin hangs here.' : 'No batch with all these words.'}
+          {all
+            ? 'No batch yet. The first one you begin hangs here.'
+            : 'No batch is all of this. Take one of it away, or show all.'}
         </Typography>
       ) : (
-        <Rail rows={book.data.rows} />
+        <Rail rows={rows} />
       )}
-      {desk && book.data.total > 0 && (
+      {desk && total > 0 && (
         <Suspense fallback={<Waiting />}>
-          <BookTable q={search} />
+          <BookTable key={JSON.stringify(filter)} asked={asked} />
         </Suspense>
       )}
     </Box>
   );
 }
 
-/** Hanks hanging in date order. */
+/** Hanks hanging in the order asked for. */
 function Rail({ rows }: { rows: readonly BatchSummary[] }) {
   return (
     <Box
@@ -88,14 +105,7 @@ function Rail({ rows }: { rows: readonly BatchSummary[] }) {
               to={`/book/${row.id}`}
               sx={{ width: '100%', flexDirection: 'column', px: 0.5, pb: 1, color: '#000' }}
             >
-              <Hank
-                hex={row.hex}
-                seed={row.id}
-                label={`Hank of ${row.name}`}
-                width={92}
-                height={128}
-                unevenness={0.25}
-              />
+              <Hank look={row.look} seed={row.id} label={`Hank of ${row.name}`} width={92} height={128} />
               <Typography
                 variant="colorway"
                 component="span"

@@ -2,14 +2,15 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useNavigate } from 'react-router';
-import { dayOf, depthWords, formatAmount, type BatchSummary } from '@ythrion/core';
+import { BOOK_ORDERS, dayOf, depthWords, formatAmount, type BatchSummary } from '@ythrion/core';
 import { useBook } from '../studio/queries';
+import type { AskedOfBook } from './useBookQuery';
 
 const COLUMNS: GridColDef<BatchSummary>[] = [
-  { field: 'code', headerName: 'Batch', width: 86 },
+  { field: 'code', sortable: false, headerName: 'Batch', width: 86 },
   { field: 'startedAt', headerName: 'Begun', width: 112, valueFormatter: (value: string) => dayOf(value) },
   { field: 'name', headerName: 'Colorway', flex: 1.2, minWidth: 140 },
-  { field: 'bases', headerName: 'Goods', flex: 1.3, minWidth: 150 },
+  { field: 'bases', sortable: false, headerName: 'Goods', flex: 1.3, minWidth: 150 },
   {
     field: 'wogGrams',
     headerName: 'Mass',
@@ -26,7 +27,7 @@ const COLUMNS: GridColDef<BatchSummary>[] = [
     headerAlign: 'right',
     valueFormatter: (value: number) => depthWords(value),
   },
-  { field: 'dyes', headerName: 'Dyes', flex: 1.6, minWidth: 160 },
+  { field: 'dyes', sortable: false, headerName: 'Dyes', flex: 1.6, minWidth: 160 },
   {
     field: 'outcome',
     headerName: 'Verdict',
@@ -41,10 +42,16 @@ const COLUMNS: GridColDef<BatchSummary>[] = [
   },
 ];
 
-/** The Book as a table, a page at a time from the server. */
-export function BookTable({ q }: { q: string }) {
+/** The Book as a table, a page at a time from the server. A heading puts it in order, rail and all. */
+export function BookTable({ asked: { filter, order, way, inOrder } }: { asked: AskedOfBook }) {
   const [page, setPage] = useState({ page: 0, pageSize: 25 });
-  const book = useBook(q, page.page * page.pageSize, page.pageSize);
+  const book = useBook({
+    ...filter,
+    order,
+    way,
+    offset: page.page * page.pageSize,
+    limit: page.pageSize,
+  });
   const navigate = useNavigate();
   return (
     <Box sx={{ px: 2 }}>
@@ -62,8 +69,14 @@ export function BookTable({ q }: { q: string }) {
         onCellKeyDown={({ id }, event) => {
           if (event.key === 'Enter') void navigate(`/book/${id}`);
         }}
+        sortingMode="server"
+        sortModel={[{ field: order, sort: way === 'up' ? 'asc' : 'desc' }]}
+        onSortModelChange={([sorted]) => {
+          const by = BOOK_ORDERS.find((one) => one === sorted?.field);
+          if (by) inOrder(by, sorted?.sort === 'asc' ? 'up' : 'down');
+          else inOrder('startedAt', 'down');
+        }}
         disableColumnMenu
-        disableColumnSorting
         disableRowSelectionOnClick
         rowHeight={44}
         columnHeaderHeight={44}

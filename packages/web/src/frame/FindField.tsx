@@ -3,7 +3,8 @@ import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
 import { useNavigate } from 'react-router';
 import type { Finding } from '@ythrion/core';
-import { useFind } from '../studio/queries';
+import { useRested } from '../parts/useRested';
+import { useFind, useFindNow } from '../studio/queries';
 
 const FoundList = lazy(async () => ({ default: (await import('./FoundList')).FoundList }));
 
@@ -22,8 +23,10 @@ export function FindField() {
   const [q, setQ] = useState('');
   const [open, setOpen] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  const list = useRef<HTMLDivElement>(null);
   const navigate = useNavigate();
-  const found = useFind(q).data ?? [];
+  const { data: found } = useFind(useRested(q.trim()));
+  const findNow = useFindNow();
   useEffect(() => {
     const slash = (event: KeyboardEvent): void => {
       const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
@@ -56,8 +59,15 @@ export function FindField() {
           setOpen(true);
         }}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') go(found[0]);
+          // Typing can be ahead of what is listed: Enter goes to what is found by all of it.
+          if (event.key === 'Enter' && q.trim() !== '')
+            void findNow(q.trim()).then(
+              ([first]) => go(first),
+              () => undefined,
+            );
           if (event.key === 'Escape') setOpen(false);
+          if (event.key === 'ArrowDown')
+            list.current?.querySelector<HTMLElement>('[role="menuitem"]')?.focus();
         }}
         inputProps={{ 'aria-label': 'Find anything by name or code' }}
         sx={{
@@ -69,8 +79,9 @@ export function FindField() {
           '& input::placeholder': { color: 'text.secondary', opacity: 1 },
         }}
       />
-      {open && q.trim() !== '' && (
+      {open && q.trim() !== '' && found && (
         <Box
+          ref={list}
           sx={{
             position: 'absolute',
             top: 'calc(100% + 4px)',

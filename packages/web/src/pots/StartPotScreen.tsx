@@ -47,7 +47,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
   const [potId, setPotId] = useState(() => firstFree(vessels)?.id ?? '');
   const [from, setFrom] = useState('');
   const [earlier, setEarlier] = useState<Readonly<Record<string, string>>>({});
-  const book = useBook('', 0, 40).data?.rows ?? [];
+  const book = useBook({ limit: 40 }).data?.rows ?? [];
   const begin = useOpenBatch();
   const navigate = useNavigate();
   const set = (id: string, changes: Partial<GoodsLine>): void =>

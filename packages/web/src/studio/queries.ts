@@ -12,6 +12,7 @@ import {
   type BatchResponse,
   type BeginBatch,
   type BookPage,
+  type BookQuery,
   type CheckResponse,
   type Colorway,
   type ColorwayOnList,
@@ -93,22 +94,31 @@ export function useBatch(id: string) {
   const data = useMemo(() => batch && withHeard(batch, entries), [batch, entries]);
   return { data, error: query.error };
 }
-export const useBook = (q: string, offset: number, limit: number) =>
+/** A page of the Book. What is asked for is given as the schema of the request reads it. */
+export const useBook = (asked: Partial<BookQuery>) =>
   useQuery({
-    queryKey: [...KEYS.batches, 'page', q, offset, limit],
-    queryFn: () =>
-      ask<BookPage>(
-        `${API.batches}?${new URLSearchParams({ q, offset: String(offset), limit: String(limit) })}`,
-      ),
+    queryKey: [...KEYS.batches, 'page', asked],
+    queryFn: () => ask<BookPage>(`${API.batches}?${addressOf(asked)}`),
     placeholderData: keepPreviousData,
   });
+const addressOf = (asked: object): URLSearchParams =>
+  new URLSearchParams(
+    Object.entries(asked).flatMap(([name, value]: [string, unknown]) =>
+      value === undefined || value === '' ? [] : [[name, String(value)]],
+    ),
+  );
+const finding = (q: string) => ({
+  queryKey: ['find', q],
+  queryFn: () => ask<Finding[]>(`${API.find}?${new URLSearchParams({ q })}`),
+});
+/** What is found by a text; while the answer is on its way the last one stands. */
 export const useFind = (q: string) =>
-  useQuery({
-    queryKey: ['find', q],
-    queryFn: () => ask<Finding[]>(`${API.find}?${new URLSearchParams({ q })}`),
-    enabled: q.trim() !== '',
-    placeholderData: keepPreviousData,
-  });
+  useQuery({ ...finding(q), enabled: q !== '', placeholderData: keepPreviousData });
+/** Asks what is found by just this text. */
+export function useFindNow(): (q: string) => Promise<Finding[]> {
+  const queries = useQueryClient();
+  return (q) => queries.fetchQuery({ ...finding(q), staleTime: 1000 });
+}
 
 /** Puts one thing on the shelf, new or revised. */
 export function usePutOnShelf(resource: ShelfResource) {

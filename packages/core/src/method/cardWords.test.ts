@@ -1,0 +1,266 @@
+import { depth, SHELF } from '../../test/examples';
+import { begunBatch } from '../../test/records';
+import { METHODS, type PassMethod } from '.';
+import { planFormulation } from '../plan/plan';
+import { cardLines } from '../record/card';
+import { formulate } from '../recipe/materials';
+import { recipeSchema, type Recipe } from '../recipe/recipe';
+import { lineWords } from '../words/lineWords';
+import { noticeWords } from '../words/noticeWords';
+import { passSentence } from '../words/passSentence';
+import { liesWords } from './arranged';
+
+const CITRIC = { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' };
+const VINEGAR = { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' };
+
+/** 200 g of wool at 1 % of blue from a jar of 1 %, in 30:1 where there is a bath. */
+const recipeOf = (method: PassMethod, changes: Record<string, unknown> = {}): Recipe =>
+  recipeSchema.parse({
+    goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],
+    wettingMinutes: 30,
+    passes: [
+      {
+        id: 'p1',
+        method,
+        dyes: [depth('d1', 'blue', 1, 'blue-1')],
+        water: { basis: 'ratio', value: 30 },
+        acids: [CITRIC],
+        ...changes,
+      },
+    ],
+    set: { method: 'steam', temperatureC: 98, minutes: 25, coolMinutes: 60 },
+  });
+const usual = <K extends PassMethod['kind']>(kind: K, changes: object = {}): PassMethod =>
+  ({ ...METHODS[kind].usual, ...changes }) as PassMethod;
+
+/** What the card says of the dyeing itself: title, and detail where there is one. */
+function card(method: PassMethod, changes: Record<string, unknown> = {}): string[] {
+  const batch = begunBatch(formulate('x', recipeOf(method, changes), SHELF));
+  return cardLines(batch.card)
+    .filter(({ act, id }) => act.pass === 'p1' && !/\.(soak|lift|hold\.set)/.test(id))
+    .map((line) => {
+      const { title, detail } = lineWords(line, { batch, dyes: SHELF.dyes });
+      return detail ? `${title} — ${detail}` : title;
+    });
+}
+const idsOf = (method: PassMethod, changes: Record<string, unknown> = {}): string[] =>
+  cardLines(begunBatch(formulate('x', recipeOf(method, changes), SHELF)).card).map(({ id }) => id);
+const noticesOf = (method: PassMethod, changes: Record<string, unknown> = {}): string[] =>
+  planFormulation(formulate('x', recipeOf(method, changes), SHELF)).notices.map(noticeWords);
+const sentence = (method: PassMethod, changes: Record<string, unknown> = {}): string => {
+  const recipe = recipeOf(method, changes);
+  const { passes } = planFormulation(formulate('x', recipe, SHELF));
+  return passSentence(recipe.passes[0]!, passes[0]!, SHELF.dyes);
+};
+
+const PAINTED = {
+  dyes: [depth('d1', 'blue', 1, 'blue-1', 'a'), depth('d2', 'red', 0.5, 'red-1', 'b')],
+  acids: [VINEGAR],
+};
+const HOT = { heat: { temperatureC: 82, minutes: 20 } };
+
+/** Each as a dyer reads it down the card; written by hand. */
+const CARDS: [PassMethod, Record<string, unknown>, string[]][] = [
+  [
+    usual('cool bath'),
+    {},
+    [
+      'Run water into the pot',
+      'Pour Vault Blue 1 %',
+      'Add citric acid crystals to the bath',
+      'Lift the goods in, open, and stir',
+      'Leave it in the cool bath, no heat',
+    ],
+  ],
+  [
+    usual('ice'),
+    {},
+    [
+      'Lay the damp goods on a rack over a tray',
+      'Add citric acid crystals over the goods',
+      'Heap ice or snow over the goods',
+      'Sprinkle Vault Blue powder on the ice',
+      'Let it melt, away from children and animals',
+    ],
+  ],
+  [
+    usual('painted stack'),
+    { acids: [VINEGAR] },
+    [
+      'Measure water to fill the paint up with',
+      'Add white vinegar to the paint water',
+      'Pour Vault Blue 1 %',
+      'Paint the stack, 3 layers, pressing the color through',
+    ],
+  ],
+  [
+    // 0.5 % of 200 g is 1 g of powder, cut with ten times as much citric.
+    usual('sprinkle'),
+    { dyes: [depth('d1', 'blue', 0.5, null)] },
+    [
+      'Run water into the pot',
+      'Add citric acid crystals to the bath',
+      'Lay the goods in, just showing',
+      'Add citric acid crystals with the powder',
+      'Sprinkle Vault Blue powder — Stir it with 10 g of the citric crystals first, so that it sticks on contact.',
+      'Leave it to settle, nothing moved',
+    ],
+  ],
+  [
+    usual('sprinkle', { citricPerGram: 0 }),
+    { dyes: [depth('d1', 'blue', 0.5, null)] },
+    [
+      'Run water into the pot',
+      'Add citric acid crystals to the bath',
+      'Lay the goods in, just showing',
+      'Sprinkle Vault Blue powder',
+      'Leave it to settle, nothing moved',
+    ],
+  ],
+  [
+    usual('low immersion', { turns: 1 }),
+    HOT,
+    [
+      'Lay the goods flat in the pan',
+      'Run water into the pan — Around the goods: 4 cm high once all is in.',
+      'Add citric acid crystals to the bath',
+      'Pour Vault Blue 1 %',
+      'Heat slowly to 82 °C',
+      'Hold at 82 °C until the bath clears — Turn the goods once.',
+    ],
+  ],
+  [
+    usual('low immersion', { turns: 3 }),
+    HOT,
+    [
+      'Lay the goods flat in the pan',
+      'Run water into the pan — Around the goods: 4 cm high once all is in.',
+      'Add citric acid crystals to the bath',
+      'Pour Vault Blue 1 %',
+      'Heat slowly to 82 °C',
+      'Hold at 82 °C until the bath clears — Turn the goods 3 times.',
+    ],
+  ],
+  [
+    // 200 mL of paint in all, half of it on each section.
+    usual('painting'),
+    PAINTED,
+    [
+      'Measure water to fill the paint up with',
+      'Add white vinegar to the paint water',
+      'Pour Vault Blue 1 %',
+      'Fill up to 100 mL and paint Section A — 50 % of the hank. Press the color in, turn, look underneath.',
+      'Pour Bell Red 1 %',
+      'Fill up to 100 mL and paint Section B — 50 % of the hank. Press the color in, turn, look underneath.',
+    ],
+  ],
+];
+
+test.each(CARDS.map((one) => [one[0].kind, ...one] as const))(
+  'what the card of %s says',
+  (_, method, changes, lines) => {
+    expect(card(method, changes)).toEqual(lines);
+  },
+);
+
+test('acid “when warm” has a rise of its own only where the bath gets hotter than that', () => {
+  const ids = (temperatureC: number): string[] =>
+    idsOf(usual('immersion'), {
+      acids: [{ ...CITRIC, when: 'warm' }],
+      heat: { temperatureC, minutes: 20 },
+    }).filter((id) => /heat|acid/.test(id));
+  expect(ids(60)).toEqual(['p1.acid.warm', 'p1.heat', 'heat']);
+  expect(ids(61)).toEqual(['p1.heat.warm', 'p1.acid.warm', 'p1.heat', 'heat']);
+  expect(idsOf(usual('immersion'), HOT).filter((id) => id.includes('heat'))).toEqual(['p1.heat', 'heat']);
+});
+
+test('doses that are not waited for have no wait between them, and keep their numbers', () => {
+  expect(
+    idsOf(usual('repeated', { minutes: 0, repeats: 3 })).filter((id) => /dye|lift|tie|hold/.test(id)),
+  ).toEqual([
+    'p1.dye.d1',
+    'p1.handle.re-tie',
+    'p1.dye.d1.dose2',
+    'p1.handle.re-tie:2',
+    'p1.dye.d1.dose3',
+    'hold.set',
+  ]);
+  const waits = idsOf(usual('repeated', { minutes: 10, repeats: 2 })).filter((id) => id.includes('strike'));
+  expect(waits).toHaveLength(2);
+});
+
+test('a stack that keeps all of its paint drains nothing from layer to layer', () => {
+  const acts = (drainPercent: number): string[] =>
+    begunBatch(formulate('x', recipeOf(usual('painted stack', { drainPercent })), SHELF)).card.acts.map(
+      ({ id }) => id,
+    );
+  expect(acts(0).filter((id) => id.includes('drain'))).toEqual([]);
+  expect(acts(20).filter((id) => id.includes('drain'))).toEqual(['p1.drain.layer1', 'p1.drain.layer2']);
+  expect(acts(20).filter((id) => id.includes('paint.'))).toEqual([
+    'p1.paint.layer1',
+    'p1.paint.layer2',
+    'p1.paint.layer3',
+  ]);
+});
+
+test('stock for a section is said to be too much only once it is more than the paint', () => {
+  const said = (percent: number): boolean =>
+    noticesOf(usual('painting'), {
+      dyes: [depth('d1', 'blue', percent, 'blue-1', 'a'), depth('d2', 'red', 0.5, 'red-1', 'b')],
+      acids: [],
+    }).some((notice) => notice.includes('more than the'));
+  // 1 % of the 100 g of a section is 100 mL of 1 %, just what the section takes up.
+  expect([said(0.9), said(1), said(1.01)]).toEqual([false, false, true]);
+});
+
+test('a pass as one sentence says how long it waits without heat', () => {
+  expect(sentence(usual('ice'))).toBe('Vault Blue, 1 %, ice or snow, acid at the start, melts in 8 h');
+  expect(sentence(usual('cool bath'))).toBe('Vault Blue, 1 %, cool bath, acid at the start, 12 h cold');
+  expect(sentence(usual('immersion'), HOT)).toMatch(/20 min at 82 °C$/);
+  const steps = METHODS['own way'].usual.steps;
+  // The usual steps hold once for 20 min and stand not at all.
+  expect(sentence(usual('own way'))).toMatch(/6 steps, 20 min of waits$/);
+  expect(sentence(usual('own way', { steps: steps.filter((step) => step.do !== 'hold') }))).toMatch(
+    /5 steps$/,
+  );
+});
+
+test('the steps of an own way read as what is done', () => {
+  const titles = (changes: object[]): string[] =>
+    card(usual('own way', { steps: [...METHODS['own way'].usual.steps.slice(0, 5), ...changes] })).slice(5);
+  expect(
+    titles([
+      { do: 'hold', minutes: 15, untilClear: false },
+      { do: 'hold', minutes: 15, untilClear: true },
+      { do: 'stand', minutes: 30, untilClear: false },
+      { do: 'stand', minutes: 30, untilClear: true },
+    ]),
+  ).toEqual([
+    'Hold at 82 °C',
+    'Hold at 82 °C until the bath clears',
+    'Leave it to stand',
+    'Leave it to stand until the bath clears',
+  ]);
+  const [, , ...rest] = card(
+    usual('own way', {
+      steps: [
+        { do: 'water', sharePercent: 100 },
+        { do: 'dye', lineId: null },
+        { do: 'goods in', sharePercent: 40 },
+        { do: 'dye', lineId: null },
+        { do: 'acid', acidId: 'acid1' },
+      ],
+    }),
+  );
+  expect(rest).toEqual([
+    'Hang the goods in, 40 % of the length',
+    'Pour Vault Blue 1 % — Dose 2 of 2.',
+    'Add citric acid crystals to the bath',
+  ]);
+});
+
+test('how goods lie, in a word', () => {
+  expect(liesWords({ kind: 'open', count: 1 })).toBeNull();
+  expect(liesWords({ kind: 'laid flat', count: 1 })).toBe('laid flat');
+  expect(liesWords({ kind: 'knotted', count: 3 })).toBe('knotted 3×');
+});
