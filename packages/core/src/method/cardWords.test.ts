@@ -50,7 +50,7 @@ const noticesOf = (method: PassMethod, changes: Record<string, unknown> = {}): s
 const sentence = (method: PassMethod, changes: Record<string, unknown> = {}): string => {
   const recipe = recipeOf(method, changes);
   const { passes } = planFormulation(formulate('x', recipe, SHELF));
-  return passSentence(recipe.passes[0]!, passes[0]!, SHELF.dyes);
+  return passSentence(recipe.passes[0]!, passes[0]!);
 };
 
 const PAINTED = {

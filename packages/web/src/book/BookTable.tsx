@@ -8,13 +8,13 @@ import type { AskedOfBook } from './useBookQuery';
 
 const COLUMNS: GridColDef<BatchSummary>[] = [
   { field: 'code', sortable: false, headerName: 'Batch', width: 86 },
-  { field: 'startedAt', headerName: 'Begun', width: 112, valueFormatter: (value: string) => dayOf(value) },
+  { field: 'startedAt', headerName: 'Begun', width: 128, valueFormatter: (value: string) => dayOf(value) },
   { field: 'name', headerName: 'Colorway', flex: 1.2, minWidth: 140 },
   { field: 'bases', sortable: false, headerName: 'Goods', flex: 1.3, minWidth: 150 },
   {
     field: 'wogGrams',
     headerName: 'Mass',
-    width: 84,
+    width: 104,
     align: 'right',
     headerAlign: 'right',
     valueFormatter: (value: number) => formatAmount(value, 'g'),
@@ -22,7 +22,7 @@ const COLUMNS: GridColDef<BatchSummary>[] = [
   {
     field: 'dosPercent',
     headerName: 'Depth',
-    width: 84,
+    width: 104,
     align: 'right',
     headerAlign: 'right',
     valueFormatter: (value: number) => depthWords(value),

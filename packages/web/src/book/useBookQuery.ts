@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import {
   bookFilterSchema,
@@ -29,19 +29,21 @@ export function useBookQuery(): AskedOfBook {
   const [params, setParams] = useSearchParams();
   const [typed, type] = useState(() => params.get('q') ?? '');
   const rested = useRested(typed);
-  const set = (changes: Record<string, string | undefined>): void =>
-    setParams(
-      (now) => {
-        const next = new URLSearchParams(now);
-        for (const [name, value] of Object.entries(changes))
-          if (value === undefined || value === '') next.delete(name);
-          else next.set(name, value);
-        return next;
-      },
-      { replace: true },
-    );
+  // One change can follow on another before the address has taken up the first.
+  const latest = useRef(params);
   useEffect(() => {
-    if ((params.get('q') ?? '') !== rested) set({ q: rested });
+    latest.current = params;
+  }, [params]);
+  const set = (changes: Record<string, string | undefined>): void => {
+    const next = new URLSearchParams(latest.current);
+    for (const [name, value] of Object.entries(changes))
+      if (value === undefined || value === '') next.delete(name);
+      else next.set(name, value);
+    latest.current = next;
+    setParams(next, { replace: true });
+  };
+  useEffect(() => {
+    if ((latest.current.get('q') ?? '') !== rested) set({ q: rested });
     // Only what was typed moves the address; the address moves nothing that is being typed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [rested]);
