@@ -206,19 +206,24 @@ test('the whole studio is taken out and in through the screen; a wrong file chan
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Take out' }).click(),
   ]);
-  const text = await readFile(await download.path(), 'utf8');
+  const archive = await readFile(await download.path());
+  const text = await (await page.request.get(`${application.url}/api/document`)).text();
   const empty = await startApplication('serve');
   await page.goto(`${empty.url}/shelf/studio`, { waitUntil: 'networkidle' });
-  const takeIn = (name: string, content: string): Promise<void> =>
-    page
-      .getByLabel('Document to take in')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  const takeIn = (name: string, content: Buffer | string): Promise<void> =>
+    page.getByLabel('File to take in').setInputFiles({ name, mimeType: '', buffer: Buffer.from(content) });
   await takeIn('torn.json', text.slice(0, 500));
-  await expect(page.getByText('torn.json is not JSON. Nothing was taken in.')).toBeVisible();
+  await expect(page.getByText('Nothing was taken in. That is not JSON: it cannot be read.')).toBeVisible();
   await takeIn('deep.json', text.replace('"percent":1.8', '"percent":18'));
   await expect(page.getByText(/Depth of shade cannot be over 12 %/)).toBeVisible();
-  await takeIn('studio.json', text);
+  await takeIn('torn.zip', archive.subarray(0, archive.length - 300));
+  await expect(
+    page.getByText(/Nothing was taken in\. This file is neither JSON nor a whole zip/),
+  ).toBeVisible();
+  await takeIn('studio.ythrion.zip', archive);
   await expect(page.getByText(/Taken in: \d+ new, 0 already here\./)).toBeVisible();
+  await takeIn('studio.json', text);
+  await expect(page.getByText(/Taken in: 0 new, \d+ already here\./)).toBeVisible();
   await page.goto(`${empty.url}/book`);
   await expect(page.getByText('15 batches')).toBeVisible();
   await empty.remove();

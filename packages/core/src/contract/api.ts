@@ -18,6 +18,8 @@ export const API = {
   running: '/api/running',
   find: '/api/find',
   document: '/api/document',
+  /** The same as an archive, for any size. */
+  archive: '/api/archive',
   copies: '/api/copies',
   check: '/api/check',
   health: '/api/health',

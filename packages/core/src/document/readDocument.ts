@@ -1,7 +1,8 @@
 import { admitEvent, checkMaterial } from '../record/admitEvent';
-import type { Batch } from '../record/batch';
+import { batchSchema, type Batch } from '../record/batch';
 import type { Event } from '../record/event';
 import { FieldError } from '../figure/fieldError';
+import type { Dye } from '../shelf/dye';
 import { formulate, type Shelf } from '../recipe/materials';
 import { premixChecker } from '../amounts/premix';
 import { planFormulation } from '../plan/plan';
@@ -31,6 +32,30 @@ export function readDocument(
   const problems = [...duplicates(document), ...references(document, known)];
   if (problems.length > 0) throw new DocumentError(problems);
   return document;
+}
+
+/**
+ * Reads one batch of a document by itself, as a list too long for one document brings it.
+ * @param place what stands before the fields in a problem
+ * @throws DocumentError with what is wrong with it
+ */
+export function readBatchOfDocument(value: unknown, place: string, dyes: readonly Dye[]): Batch {
+  const parsed = batchSchema.safeParse(value);
+  if (!parsed.success)
+    throw new DocumentError(
+      problemsOf(parsed.error.issues).map(({ field, message }) => ({
+        field: field === '' ? place : `${place}.${field}`,
+        message,
+      })),
+    );
+  try {
+    checkBatch(parsed.data, dyes);
+  } catch (error) {
+    if (error instanceof FieldError)
+      throw new DocumentError([{ field: `${place}.${error.field}`, message: error.message }]);
+    throw error;
+  }
+  return parsed.data;
 }
 
 function duplicates(document: StudioDocument): Problem[] {
@@ -88,14 +113,14 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
       planFormulation(formulate(colorway.name, colorway.recipe, shelf));
     }),
   );
-  document.batches.forEach((batch, i) => attempt(`batches.${i}`, () => checkBatch(batch, shelf)));
+  document.batches.forEach((batch, i) => attempt(`batches.${i}`, () => checkBatch(batch, shelf.dyes)));
   return problems;
 }
 
-function checkBatch(batch: Batch, shelf: Shelf): void {
+function checkBatch(batch: Batch, onShelf: readonly Dye[]): void {
   const { formulation } = batch;
   formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
-  const dyes = [...formulation.dyes, ...shelf.dyes];
+  const dyes = [...formulation.dyes, ...onShelf];
   const earlier = new Map<string, Event>();
   batch.events.forEach((event, i) => {
     try {

@@ -5,7 +5,7 @@ import { Forbidden } from '../refusals/refusals';
 /**
  * Lets only this studio's own pages in, whoever asks and from where. A browser sends what a foreign page asks for along
  * with the cookies of this one, and a foreign name can be made to mean this machine's address: so the name asked for, the
- * page that asks and the way it does are looked at, and whatever changes something must be JSON that a foreign page
+ * page that asks and the way it does are looked at, and whatever changes something must be of a kind that a foreign page
  * cannot send without asking first.
  * @param hosts names and addresses by which this studio may be called, without ports, in lower case
  * @throws Forbidden
@@ -18,9 +18,9 @@ export function ownPagesOnly(hosts: ReadonlySet<string>): RequestHandler {
     if (origin !== undefined && origin !== `${request.protocol}://${request.get('Host')}`)
       throw new Forbidden('Another page may not ask this studio for anything.');
     if (!isOwnFetch(request)) throw new Forbidden('Another page may not ask this studio for anything.');
-    if (changes(request) && (request.get(OWN_HEADER) === undefined || !isJson(request)))
+    if (changes(request) && (request.get(OWN_HEADER) === undefined || !isOurs(request)))
       throw new Forbidden(
-        `A change must be JSON, sent with the header ${OWN_HEADER}, so that no other page can make it.`,
+        `A change must be JSON or an archive, sent with the header ${OWN_HEADER}, so that no other page can make it.`,
       );
     next();
   };
@@ -44,7 +44,8 @@ function isOwnFetch(request: Request): boolean {
   );
 }
 
-const isJson = (request: Request): boolean =>
-  request.get('Content-Length') === '0' || request.is('json') !== false;
+/** Neither kind can be sent by a form of a foreign page. */
+const isOurs = (request: Request): boolean =>
+  request.get('Content-Length') === '0' || request.is(['json', 'zip']) !== false;
 
 const changes = ({ method }: Request): boolean => method !== 'GET' && method !== 'HEAD';

@@ -11,9 +11,10 @@ import {
   type Batch,
   type BeginBatch,
   type Card,
+  type Shelf,
 } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
-import { list } from '../shelf/store';
+import { materials } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
 import { searchText } from './book';
@@ -60,11 +61,20 @@ export function writable(card: Card): Card {
   return read.data;
 }
 
-/** Writes a whole batch; one without a code gets the next. It has been checked before. */
-export async function insertBatch(storage: Storage, batch: Batch, transaction: Transaction): Promise<Batch> {
+/**
+ * Writes a whole batch; one without a code gets the next. It has been checked before.
+ * @param shelf dyes and jars on the shelf, where they are known already
+ */
+export async function insertBatch(
+  storage: Storage,
+  batch: Batch,
+  transaction: Transaction,
+  shelf?: Pick<Shelf, 'dyes' | 'stocks'>,
+): Promise<Batch> {
+  const { dyes, stocks } = shelf ?? (await materials(storage, transaction));
   const coded =
     batch.code === '' ? { ...batch, code: await nextCode(storage, batch.startedAt, transaction) } : batch;
-  const summary = summarizeBatch(coded, await list(storage, 'dyes', transaction));
+  const summary = summarizeBatch(coded, dyes);
   await storage.models.batches.create(
     {
       ...summary,
@@ -89,7 +99,7 @@ export async function insertBatch(storage: Storage, batch: Batch, transaction: T
       'INSERT INTO batch_bases (base_id, line) SELECT ?, line FROM batches WHERE id = ?',
       { replacements: [base, coded.id], transaction },
     );
-  await insertEvents(storage, coded, transaction);
+  await insertEvents(storage, coded, stocks, transaction);
   return coded;
 }
 

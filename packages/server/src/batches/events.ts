@@ -21,9 +21,9 @@ import {
   type Formulation,
   type JarDraw,
   type KnownMaterials,
+  type Stock,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
-import { list } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { BatchRow, EventRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -64,9 +64,13 @@ export async function addEvent(
 }
 
 /** Every event of a batch that comes whole, as an import brings it. */
-export async function insertEvents(storage: Storage, batch: Batch, transaction: Transaction): Promise<void> {
-  const { models } = storage;
-  const jars = new Set((await list(storage, 'stocks', transaction)).map((jar) => jar.id));
+export async function insertEvents(
+  { models }: Storage,
+  batch: Batch,
+  stocks: readonly Stock[],
+  transaction: Transaction,
+): Promise<void> {
+  const jars = new Set(stocks.map((jar) => jar.id));
   await models.events.bulkCreate(
     batch.events.map((event) => toRow(event, false)),
     { transaction },

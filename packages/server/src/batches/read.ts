@@ -4,8 +4,11 @@ import { z } from 'zod';
 import { DamagedRecord, NotFound } from '../refusals/refusals';
 import type { Storage } from '../storage/storage';
 
-/** Whatever can be asked for rows. */
-type Readable = Pick<Storage, 'sequelize'>;
+/** A record as its texts stand in the file. */
+export interface RecordTexts {
+  row: RecordRow;
+  events: readonly string[];
+}
 
 interface RecordRow {
   id: string;
@@ -37,7 +40,9 @@ export async function runningBatches(storage: Storage): Promise<Batch[]> {
     `${RECORDS} WHERE b.closed_at IS NULL ORDER BY b.started_at`,
     [],
   );
-  const all = await Promise.all(rows.map(async (row) => readable(row, await eventTexts(storage, row.id))));
+  const all = await Promise.all(
+    rows.map(async (row) => readable({ row, events: await eventTexts(storage, row.id) })),
+  );
   return all.flatMap(({ batch }) => batch ?? []);
 }
 
@@ -50,32 +55,45 @@ export interface ReadRecord {
 /** Batches read at a time: few enough that nobody waits for them, many enough that asking costs little. */
 const AT_ONCE = 25;
 
+/** Asks for rows, wherever they come from. */
+export type Select = <T extends object>(sql: string, values: unknown[]) => Promise<T[]>;
+
 /** Every batch, oldest first; those that cannot be read among them, named. */
-export async function* everyBatch(storage: Readable, transaction?: Transaction): AsyncGenerator<ReadRecord> {
+export async function* everyBatch(storage: Pick<Storage, 'sequelize'>): AsyncGenerator<ReadRecord> {
+  const asked: Select = (sql, values) => select(storage, sql, values);
+  for await (const some of everyRecord(asked)) for (const record of some) yield readable(record);
+}
+
+/** Every batch as its texts stand in the file, oldest first, some at a time. */
+export async function* everyRecord(asked: Select): AsyncGenerator<RecordTexts[]> {
   let last = { startedAt: '', id: '' };
   for (;;) {
-    const rows = await select<RecordRow>(
-      storage,
+    const rows = await asked<RecordRow>(
       `${RECORDS} WHERE (b.started_at, b.id) > (?, ?) ORDER BY b.started_at, b.id LIMIT ${AT_ONCE}`,
       [last.startedAt, last.id],
-      transaction,
     );
     const next = rows.at(-1);
     if (!next) return;
     last = next;
     const events = new Map(rows.map(({ id }) => [id, [] as string[]]));
-    const found = await select<{ batchId: string; body: string }>(
-      storage,
-      'SELECT batch_id AS batchId, body FROM events WHERE batch_id IN (?) ORDER BY batch_id, seq',
-      [rows.map(({ id }) => id)],
-      transaction,
+    const found = await asked<{ batchId: string; body: string }>(
+      `SELECT batch_id AS batchId, body FROM events
+       WHERE batch_id IN (SELECT value FROM json_each(?)) ORDER BY batch_id, seq`,
+      [JSON.stringify([...events.keys()])],
     );
     for (const { batchId, body } of found) events.get(batchId)?.push(body);
-    for (const row of rows) yield readable(row, events.get(row.id) ?? []);
+    yield rows.map((row) => ({ row, events: events.get(row.id) ?? [] }));
   }
 }
 
-function readable(row: RecordRow, events: readonly string[]): ReadRecord {
+/** A batch as the one text of an open document. What was written is not written anew, so it is quick. */
+export function textOf({ row: { formulation, card, ...row }, events }: RecordTexts): string {
+  const text = `${JSON.stringify(row).slice(0, -1)},"formulation":${formulation},"card":${card},"events":[${events.join()}]}`;
+  return text.includes('\n') ? JSON.stringify(JSON.parse(text)) : text;
+}
+
+/** Reads a record, or says why it cannot be read. */
+export function readable({ row, events }: RecordTexts): ReadRecord {
   try {
     return { batch: toBatch(row, events), damaged: null };
   } catch (error) {
@@ -95,7 +113,7 @@ const eventTexts = async (storage: Storage, batchId: string, transaction?: Trans
   ).map(({ body }) => body);
 
 function select<T extends object>(
-  storage: Readable,
+  storage: Pick<Storage, 'sequelize'>,
   sql: string,
   replacements: unknown[],
   transaction?: Transaction,

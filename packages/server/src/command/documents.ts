@@ -1,7 +1,19 @@
+import { createWriteStream } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
-import { DocumentError, documentJsonSchema, planDocument, readDocument } from '@ythrion/core';
+import { pipeline } from 'node:stream/promises';
+import {
+  DocumentError,
+  documentJsonSchema,
+  planDocument,
+  readDocument,
+  type ImportReport,
+  type StudioDocument,
+} from '@ythrion/core';
 import { exportDocument } from '../document/exportDocument';
+import { importArchive } from '../document/importArchive';
 import { importDocument } from '../document/importDocument';
+import { writeArchive } from '../document/writeArchive';
+import type { Storage } from '../storage/storage';
 import { parseDocumentText, withLines } from '../document/parseDocumentText';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { openStudio } from '../storage/openStudio';
@@ -15,16 +27,34 @@ export async function planFile(file: string, colorwayId: string | undefined): Pr
   process.stdout.write(`${JSON.stringify(plan, null, 2)}\n`);
 }
 
-/** Writes the whole studio to a file, or to standard output. */
+/** Writes the whole studio to a file: an archive where its name ends in .zip, else one document; or to standard output. */
 export async function exportTo(folder: string, file: string | undefined): Promise<void> {
   const storage = await openStudio(folder, { mustExist: true });
+  try {
+    const leftOut = isArchive(file) ? await archiveTo(storage, file) : await documentTo(storage, file);
+    for (const { code, name, why } of leftOut)
+      process.stderr.write(`Left out: batch ${code} “${name}” cannot be read (${why}).\n`);
+  } finally {
+    await storage.close();
+  }
+}
+
+const isArchive = (file: string | undefined): file is string => file?.toLowerCase().endsWith('.zip') ?? false;
+
+type LeftOut = NonNullable<StudioDocument['leftOut']>;
+
+async function archiveTo(storage: Storage, file: string): Promise<LeftOut> {
+  const archive = await writeArchive(storage);
+  await pipeline(archive.stream, createWriteStream(file)).finally(archive.close);
+  return archive.leftOut;
+}
+
+async function documentTo(storage: Storage, file: string | undefined): Promise<LeftOut> {
   const document = await exportDocument(storage);
-  await storage.close();
   const text = `${JSON.stringify(document, null, 2)}\n`;
-  for (const { code, name, why } of document.leftOut ?? [])
-    process.stderr.write(`Left out: batch ${code} “${name}” cannot be read (${why}).\n`);
   if (file === undefined) process.stdout.write(text);
   else await writeFile(file, text);
+  return document.leftOut ?? [];
 }
 
 /** Writes the JSON Schema of the document to a file, or to standard output. */
@@ -34,16 +64,19 @@ export async function writeSchema(file: string | undefined): Promise<void> {
   else await writeFile(file, text);
 }
 
-/** Takes a document into the studio of a data folder. */
+/** Takes a document or an archive into the studio of a data folder. */
 export async function importFrom(folder: string, file: string): Promise<void> {
-  const report = await inDocument(file, async (value) => {
+  const into = async (take: (storage: Storage) => Promise<ImportReport>): Promise<ImportReport> => {
     const storage = await openStudio(folder);
     try {
-      return await importDocument(storage, value);
+      return await take(storage);
     } finally {
       await storage.close();
     }
-  });
+  };
+  const report = isArchive(file)
+    ? await into((storage) => importArchive(storage, file))
+    : await inDocument(file, (value) => into((storage) => importDocument(storage, value)));
   process.stdout.write(`Taken in: ${report.added} new, ${report.unchanged} already here.\n`);
 }
 

@@ -4,8 +4,10 @@ import {
   powdersWithin,
   readDocument,
   SHELF_RESOURCES,
+  type Batch,
   type ImportReport,
   type Problem,
+  type Shelf,
   type ShelfResource,
   type StudioDocument,
 } from '@ythrion/core';
@@ -25,18 +27,52 @@ import type { Storage } from '../storage/storage';
  */
 export function importDocument(storage: Storage, value: unknown): Promise<ImportReport> {
   return storage.write(async (transaction) => {
-    const shelf = await materials(storage, transaction);
-    const document = readDocument(upgradeDocument(value, shelf), shelf);
-    const report: ImportReport = { added: 0, unchanged: 0 };
-    const problems: Problem[] = [];
-    for (const resource of SHELF_RESOURCES)
-      await takeShelf(storage, resource, document, report, problems, transaction);
-    await takeColorways(storage, document, report, problems, transaction);
-    await takeBatches(storage, document, report, problems, transaction);
-    if (problems.length > 0) throw new DocumentError(problems);
-    if (document.studio) await putStudio(storage, document.studio, transaction);
+    const { report, studio } = await takeDocument(storage, value, transaction);
+    await studio();
     return report;
   });
+}
+
+/** What came in, and what is still to be done when all the rest has. */
+interface Taken {
+  report: ImportReport;
+  /** Batches that the document names as left out. */
+  leftOut: readonly { id: string }[];
+  studio: () => Promise<void>;
+}
+
+/** Takes a document in within a transaction. @throws DocumentError with everything that stands in the way */
+export async function takeDocument(
+  storage: Storage,
+  value: unknown,
+  transaction: Transaction,
+): Promise<Taken> {
+  const shelf = await materials(storage, transaction);
+  const document = readDocument(upgradeDocument(value, shelf), shelf);
+  const report: ImportReport = { added: 0, unchanged: 0 };
+  const problems: Problem[] = [];
+  for (const resource of SHELF_RESOURCES)
+    await takeShelf(storage, resource, document, report, problems, transaction);
+  await takeColorways(storage, document, report, problems, transaction);
+  const take = batchTaker(
+    storage,
+    await materials(storage, transaction),
+    document.leftOut ?? [],
+    report,
+    transaction,
+  );
+  for (const [i, batch] of document.batches.entries()) {
+    const problem = await take(batch, i);
+    if (problem) problems.push(problem);
+  }
+  if (problems.length > 0) throw new DocumentError(problems);
+  return {
+    report,
+    leftOut: document.leftOut ?? [],
+    studio: async () => {
+      if (document.studio) await putStudio(storage, document.studio, transaction);
+    },
+  };
 }
 
 async function takeShelf<R extends ShelfResource>(
@@ -115,46 +151,53 @@ async function takeColorways(
   }
 }
 
-async function takeBatches(
+/**
+ * Takes batches in one by one, checked before. What is here already and the same is left.
+ * @param leftOut batches that could not be written down: one that repeats such a batch comes in without that
+ * @returns for each what stands in its way, or null
+ */
+export function batchTaker(
   storage: Storage,
-  document: StudioDocument,
+  shelf: Shelf,
+  leftOut: readonly { id: string }[],
   report: ImportReport,
-  problems: Problem[],
   transaction: Transaction,
-): Promise<void> {
-  for (const [i, batch] of document.batches.entries()) {
-    if (await storage.models.batches.findByPk(batch.id, { transaction })) {
+): (batch: Batch, i: number) => Promise<Problem | null> {
+  const unknown = new Set(leftOut.map(({ id }) => id));
+  return async (written, i) => {
+    const batch =
+      written.againOf !== null && unknown.has(written.againOf) ? { ...written, againOf: null } : written;
+    if ((await storage.models.batches.count({ where: { id: batch.id }, transaction })) > 0) {
       const known = await readBatch(storage, batch.id, transaction);
-      if (sameContent(known, { ...batch, code: batch.code || known.code })) report.unchanged += 1;
-      else
-        problems.push({
+      if (!sameContent(known, { ...batch, code: batch.code || known.code }))
+        return {
           field: `batches.${i}.id`,
           message: `Batch “${batch.name}” is here already, with other content.`,
-        });
-      continue;
+        };
+      report.unchanged += 1;
+      return null;
     }
     const problem = await missing(storage, batch, i, transaction);
-    if (problem) problems.push(problem);
-    else {
-      await insertBatch(storage, batch, transaction);
-      report.added += 1;
-    }
-  }
+    if (problem) return problem;
+    await insertBatch(storage, batch, transaction, shelf);
+    report.added += 1;
+    return null;
+  };
 }
 
 async function missing(
   storage: Storage,
-  batch: StudioDocument['batches'][number],
+  batch: Batch,
   i: number,
   transaction: Transaction,
 ): Promise<Problem | null> {
   const { colorwayId, colorwayVersion, againOf, code } = batch;
   if (
     colorwayId !== null &&
-    !(await storage.models.colorways.findOne({
+    (await storage.models.colorways.count({
       where: { id: colorwayId, version: colorwayVersion ?? 0 },
       transaction,
-    }))
+    })) === 0
   )
     return {
       field: `batches.${i}.colorwayId`,

@@ -21,14 +21,13 @@ const PATIENCE_MS = 60_000;
  * @param patienceMs how long an answer is waited for
  * @throws Refused, or another error when the server cannot be reached
  */
-export async function ask<T>(
+export const ask = <T>(
   path: string,
   method: 'GET' | 'POST' | 'PUT' = 'GET',
   body?: unknown,
   patienceMs = PATIENCE_MS,
-): Promise<T> {
-  const sentAtMs = Date.now();
-  const response = await fetch(path, {
+): Promise<T> =>
+  send<T>(path, {
     method,
     signal: AbortSignal.timeout(patienceMs),
     ...(method !== 'GET' && {
@@ -36,6 +35,14 @@ export async function ask<T>(
       body: JSON.stringify(body ?? {}),
     }),
   });
+
+/** Hands a file to the server as it is, however long that takes. @throws Refused, or another error when it cannot be reached */
+export const hand = <T>(path: string, file: Blob, type: string): Promise<T> =>
+  send<T>(path, { method: 'POST', headers: { [OWN_HEADER]: '1', 'Content-Type': type }, body: file });
+
+async function send<T>(path: string, request: RequestInit): Promise<T> {
+  const sentAtMs = Date.now();
+  const response = await fetch(path, request);
   noteContact({
     sentAtMs,
     receivedAtMs: Date.now(),

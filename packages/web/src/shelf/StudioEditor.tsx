@@ -5,9 +5,9 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Controller } from 'react-hook-form';
-import { API, studioSchema, type Studio, type StudioDocument } from '@ythrion/core';
+import { API, studioSchema, type Studio } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { useImportDocument, usePutStudio } from '../studio/queries';
+import { usePutStudio, useTakeIn } from '../studio/queries';
 import { CopiesPanel } from './CopiesPanel';
 import { DevicesPanel } from './DevicesPanel';
 import { AmountField, ChoiceField, WordField } from './fields';
@@ -24,7 +24,7 @@ const SPOONS = [
 export function StudioEditor({ studio }: { studio: Studio }) {
   const { control, read } = useShelfForm<Studio>(studioSchema, studio);
   const put = usePutStudio();
-  const take = useImportDocument();
+  const take = useTakeIn();
   const file = useRef<HTMLInputElement>(null);
   const save = async (): Promise<void> => {
     const value = await read();
@@ -37,10 +37,10 @@ export function StudioEditor({ studio }: { studio: Studio }) {
   const takeIn = async (chosen: File | undefined): Promise<void> => {
     if (!chosen) return;
     try {
-      const report = await take.mutateAsync(JSON.parse(await chosen.text()) as StudioDocument);
+      const report = await take.mutateAsync(chosen);
       say(`Taken in: ${report.added} new, ${report.unchanged} already here.`);
     } catch (error) {
-      say(error instanceof SyntaxError ? `${chosen.name} is not JSON. Nothing was taken in.` : saidOf(error));
+      say(`Nothing was taken in. ${saidOf(error)}`);
     }
   };
   return (
@@ -88,22 +88,22 @@ export function StudioEditor({ studio }: { studio: Studio }) {
       <Box sx={{ display: 'grid', gap: 1 }}>
         <Typography variant="h2">All of it as one file</Typography>
         <Typography variant="body2">
-          An open JSON document with every dye, jar, base, pot, colorway and batch. Taking one in is all or
-          nothing and never rewrites a record.
+          A zip with every dye, jar, base, pot, colorway and batch as open JSON, one on a line. Taking one in
+          (or a single JSON document) is all or nothing and never rewrites a record.
         </Typography>
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button component="a" href={API.document} download variant="outlined">
+          <Button component="a" href={API.archive} download variant="outlined">
             Take out
           </Button>
           <Button variant="outlined" disabled={take.isPending} onClick={() => file.current?.click()}>
-            Take in …
+            {take.isPending ? 'Taking it in …' : 'Take in …'}
           </Button>
           <input
             ref={file}
             type="file"
-            accept="application/json,.json"
+            accept="application/zip,.zip,application/json,.json"
             hidden
-            aria-label="Document to take in"
+            aria-label="File to take in"
             onChange={(event) => {
               void takeIn(event.target.files?.[0]);
               event.target.value = '';
