@@ -1,6 +1,5 @@
 import path from 'node:path';
 import { browserTimes } from './browser';
-import { firstLoadScript } from './firstLoad';
 import { foldTimes } from './fold';
 import { planTimes } from './plan';
 import { serverTimes } from './server';
@@ -20,7 +19,6 @@ const PARTS: Record<string, () => Measure[] | Promise<Measure[]>> = {
   fold: foldTimes,
   browser: () => browserTimes(root),
   server: () => serverTimes(root),
-  firstLoad: () => [firstLoadScript(root)],
 };
 const wanted = process.argv.slice(2);
 

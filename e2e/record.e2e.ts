@@ -192,7 +192,7 @@ test('the Book is searched as you type, and a row opens its record', async ({ pa
   await expect(page.getByText('15 batches')).toBeVisible();
   await page.getByLabel('Search the book').fill('passing not right');
   await expect(page.getByText('1 batch', { exact: true })).toBeVisible();
-  await page.getByRole('gridcell', { name: '26-008' }).click();
+  await page.getByRole('link', { name: '26-008', exact: true }).click();
   await expect(page.getByText(/Bled at the wash/).first()).toBeVisible();
   await page.getByRole('link', { name: 'Dye again' }).click();
   await expect(page.getByRole('table', { name: 'Old and new amounts' })).toBeVisible();

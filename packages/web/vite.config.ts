@@ -1,6 +1,7 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { withoutJsonSchema } from './withoutJsonSchema.ts';
 
 /**
  * The screens. Routes load when first opened, paper and its fonts (the one large part) when a sheet is made; `npm run dev`
@@ -9,6 +10,7 @@ import { VitePWA } from 'vite-plugin-pwa';
 export default defineConfig({
   plugins: [
     react(),
+    withoutJsonSchema(),
     VitePWA({
       registerType: 'prompt',
       injectRegister: false,
@@ -36,6 +38,26 @@ export default defineConfig({
       },
     }),
   ],
-  build: { outDir: 'dist', target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 1600 },
+  build: {
+    outDir: 'dist',
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 1600,
+    // What most screens share packs better in two files than in sixty.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'core', test: /packages.core/, minShareCount: 10 },
+            {
+              name: 'ui',
+              test: /node_modules.(@mui.(material|system|utils|styled-engine)|@emotion)/,
+              minShareCount: 10,
+            },
+          ],
+        },
+      },
+    },
+  },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YTHRION_SERVER ?? 4780}` } },
 });

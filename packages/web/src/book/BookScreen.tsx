@@ -69,7 +69,7 @@ export function BookScreen() {
       )}
       {desk && total > 0 && (
         <Suspense fallback={<Waiting />}>
-          <BookTable key={JSON.stringify(filter)} asked={asked} />
+          <BookTable asked={asked} />
         </Suspense>
       )}
     </Box>

@@ -1,0 +1,44 @@
+import { expect, test } from '@playwright/test';
+import { startApplication, type Application } from './application';
+
+let application: Application;
+test.beforeAll(async () => {
+  application = await startApplication('demo');
+});
+test.afterAll(() => application.remove());
+
+/** Script that a place asks for, gzip, kB: what it is today and a little. It may shrink; whatever makes it grow is to be seen. */
+const MOST: Record<string, number> = {
+  '/pour': 266,
+  '/pots': 220,
+  '/pots/b14-green-bronze': 262,
+  '/pots/new': 230,
+  '/book': 222,
+  '/book/b01-curfew': 268,
+  '/book/b01-curfew/again': 268,
+  '/book/remember': 254,
+  '/colorways': 256,
+  '/colorways/green-bronze': 322,
+  '/shelf': 274,
+};
+
+for (const [place, most] of Object.entries(MOST))
+  test(`${place} asks for at most ${most} kB of script the first time`, async ({ browser }) => {
+    const context = await browser.newContext({ serviceWorkers: 'block' });
+    const page = await context.newPage();
+    const devTools = await context.newCDPSession(page);
+    await devTools.send('Network.enable');
+    const scripts = new Set<string>();
+    let bytes = 0;
+    devTools.on('Network.responseReceived', ({ requestId, response }) => {
+      if (response.mimeType.includes('javascript')) scripts.add(requestId);
+    });
+    devTools.on('Network.dataReceived', ({ requestId, encodedDataLength }) => {
+      if (scripts.has(requestId)) bytes += encodedDataLength;
+    });
+    await page.goto(application.url + place, { waitUntil: 'networkidle' });
+    expect(scripts.size).toBeGreaterThan(5);
+    expect(bytes / 1000).toBeGreaterThan(100);
+    expect(bytes / 1000).toBeLessThanOrEqual(most);
+    await context.close();
+  });
