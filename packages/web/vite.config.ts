@@ -1,7 +1,6 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { withoutJsonSchema } from './withoutJsonSchema.ts';
 
 /**
  * The screens. Routes load when first opened, paper and its fonts (the one large part) when a sheet is made; `npm run dev`
@@ -61,3 +60,26 @@ export default defineConfig({
   },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YTHRION_SERVER ?? 4780}` } },
 });
+
+/**
+ * Leaves out of the screens what zod makes JSON Schemas with: every schema refers to it, none of the screens asks for it,
+ * and it is a fifth of zod. Whoever does ask is told.
+ */
+function withoutJsonSchema(): Plugin {
+  const refused = `() => { throw new Error('JSON Schemas are made by the server, not by the screens.'); }`;
+  return {
+    name: 'without-json-schema',
+    apply: 'build',
+    transform(_code, id) {
+      if (/zod\/v4\/core\/to-json-schema\.js$/.test(id))
+        return `const no = ${refused};
+          export const createToJSONSchemaMethod = () => no, createStandardJSONSchemaMethod = () => no;
+          export const initializeContext = no, processSchema = no, process = no, extractDefs = no, finalize = no, handleUnrepresentable = no;`;
+      if (/zod\/v4\/core\/json-schema-(processors|generator)\.js$/.test(id)) {
+        const names = [..._code.matchAll(/export (?:const|function|class) (\w+)/g)].map((found) => found[1]);
+        return `const no = ${refused}; export const ${names.map((name) => `${name} = no`).join(', ')};`;
+      }
+      return null;
+    },
+  };
+}
