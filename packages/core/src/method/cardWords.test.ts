@@ -1,14 +1,16 @@
-import { depth, SHELF } from '../../test/examples';
+import { BENCH_TOOLS, depth, SHELF } from '../../test/examples';
 import { begunBatch } from '../../test/records';
 import { METHODS, type PassMethod } from '.';
 import { planFormulation } from '../plan/plan';
 import { cardLines } from '../record/card';
-import { formulate } from '../recipe/materials';
+import { formulate, type Shelf } from '../recipe/materials';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
 import { noticeWords } from '../words/noticeWords';
 import { passSentence } from '../words/passSentence';
 import { liesWords } from './arranged';
+import type { OwnStep } from './ownWay';
+import { summarizeBatch } from '../record/summary';
 
 const CITRIC = { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' };
 const VINEGAR = { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' };
@@ -263,4 +265,177 @@ test('how goods lie, in a word', () => {
   expect(liesWords({ kind: 'open', count: 1 })).toBeNull();
   expect(liesWords({ kind: 'laid flat', count: 1 })).toBe('laid flat');
   expect(liesWords({ kind: 'knotted', count: 3 })).toBe('knotted 3×');
+});
+
+const planOf = (method: PassMethod, changes: Record<string, unknown> = {}, shelf: Shelf = SHELF) =>
+  planFormulation(formulate('x', recipeOf(method, changes), shelf));
+const acts = (method: PassMethod, changes: Record<string, unknown> = {}, shelf: Shelf = SHELF) =>
+  planOf(method, changes, shelf).lines.filter(({ act }) => act.pass === 'p1');
+
+test('acid goes into the paint water; where there is none, what is liquid has a cup and crystals go over the goods', () => {
+  /** 200 mL of paint; from a jar of 1 % blue takes 100 mL a percent and half the goods. */
+  const into = (acid: object, percent: number): unknown =>
+    acts(usual('painting'), {
+      dyes: [depth('d1', 'blue', percent, 'blue-1', 'a'), depth('d2', 'red', percent, 'red-1', 'b')],
+      acids: [acid],
+    })
+      .flatMap(({ act }) => (act.kind === 'put' && act.material.kind === 'acid' ? [act.into] : []))
+      .at(0);
+  expect(into(CITRIC, 0.5)).toEqual({ vessel: 'cup.p1.water' });
+  expect(into(VINEGAR, 0.5)).toEqual({ vessel: 'cup.p1.water' });
+  expect(into(VINEGAR, 1)).toEqual({ vessel: 'cup.p1.water' });
+  expect(into(CITRIC, 1)).toMatchObject({ place: { from: 0, to: 1 } });
+});
+
+test('an own way holds where it was heated to last, and where nothing was heated, as it stands', () => {
+  const water: OwnStep = { do: 'water', sharePercent: 100 };
+  const inIt: OwnStep = { do: 'goods in', sharePercent: 100 };
+  const held = (minutes: number): OwnStep => ({ do: 'hold', minutes, untilClear: false });
+  const holds = (steps: OwnStep[]): unknown[] =>
+    acts(usual('own way', { steps: [water, { do: 'dye', lineId: null }, inIt, ...steps] })).flatMap(
+      ({ act }) =>
+        act.kind === 'hold' && act.purpose === 'bath' ? [[act.atC, act.minutes, act.onHeat]] : [],
+    );
+  expect(
+    holds([
+      { do: 'heat', temperatureC: 60 },
+      held(5),
+      { do: 'heat', temperatureC: 82 },
+      { do: 'lift' },
+      held(7),
+    ]),
+  ).toEqual([
+    [60, 5, true],
+    [82, 7, true],
+  ]);
+  const [[atC]] = holds([held(5), { do: 'heat', temperatureC: 60 }]) as [[number]];
+  expect(atC).toBeCloseTo(20, 0);
+  expect(holds([{ do: 'heat', temperatureC: 60 }, held(0)])).toEqual([]);
+});
+
+test('each line of an own way goes in at its own step, once thinned, and each acid at its', () => {
+  const two = {
+    dyes: [depth('d1', 'blue', 1, 'blue-1'), depth('d2', 'red', 0.5, 'red-1')],
+    acids: [CITRIC, { ...VINEGAR, id: 'acid2' }],
+  };
+  const steps: OwnStep[] = [
+    { do: 'water', sharePercent: 100 },
+    { do: 'dye', lineId: 'd1' },
+    { do: 'acid', acidId: 'acid2' },
+    { do: 'goods in', sharePercent: 100 },
+    { do: 'dye', lineId: 'd2' },
+    { do: 'acid', acidId: 'acid1' },
+  ];
+  expect(card(usual('own way', { steps }), two)).toEqual([
+    'Run water into the pot',
+    'Pour Vault Blue 1 %',
+    'Add white vinegar to the bath',
+    'Lift the goods in',
+    'Pour Bell Red 1 %',
+    'Add citric acid crystals to the bath',
+  ]);
+  const dilutes = acts(
+    usual('own way', {
+      steps: [
+        ...steps.slice(0, 1),
+        { do: 'dye', lineId: null },
+        { do: 'goods in', sharePercent: 100 },
+        { do: 'dye', lineId: null },
+      ],
+    }),
+    { dyes: [depth('d1', 'blue', 0.004, 'blue-1')] },
+    { ...SHELF, tools: BENCH_TOOLS } as Shelf,
+  ).map(({ id }) => id);
+  expect(dilutes.filter((id) => /dilut|thin/.test(id)).length).toBe(
+    new Set(dilutes.filter((id) => /dilut|thin/.test(id))).size,
+  );
+  expect(dilutes.filter((id) => id.startsWith('p1.dye.d1') && !/dilut/.test(id))).toHaveLength(2);
+});
+
+test('what no step of an own way says is named: dye blocks, acid does not', () => {
+  const { notices } = planOf(
+    usual('own way', {
+      steps: [
+        { do: 'water', sharePercent: 100 },
+        { do: 'goods in', sharePercent: 100 },
+      ],
+    }),
+  );
+  expect(
+    notices
+      .map((one) => [one.blocks ?? false, noticeWords(one)] as const)
+      .filter(([, said]) => said.includes('at no step')),
+  ).toEqual([
+    [true, 'Vault Blue goes in at no step: give it one, or take the line out.'],
+    [false, 'Acid 1, citric acid crystals, goes in at no step and is left out.'],
+  ]);
+});
+
+test('what is already as hot as it is to be is not heated again', () => {
+  const recipe = recipeOf(usual('immersion'), HOT);
+  const again = {
+    ...recipe.passes[0]!,
+    id: 'p2',
+    dyes: [{ ...recipe.passes[0]!.dyes[0]!, id: 'd2' }],
+    water: { basis: 'kept' as const },
+    acids: [],
+  };
+  const heats = (temperatureC: number): string[] =>
+    planFormulation(
+      formulate(
+        'x',
+        { ...recipe, passes: [recipe.passes[0]!, { ...again, heat: { ...again.heat!, temperatureC } }] },
+        SHELF,
+      ),
+    )
+      .lines.filter(({ act }) => act.kind === 'heat')
+      .map(({ id }) => id);
+  expect(heats(90)).toContain('p2.heat');
+  expect(heats(40)).not.toContain('p2.heat');
+});
+
+test('a hold is on the heat only where the pass is led hot', () => {
+  const onHeat = (heat: object | null): unknown[] =>
+    acts(usual('dip'), { heat }).flatMap(({ act }) => (act.kind === 'hold' ? [[act.atC, act.onHeat]] : []));
+  expect(new Set(onHeat(HOT.heat).map(String))).toEqual(new Set(['82,true']));
+  expect(new Set(onHeat(null).map(String))).toEqual(new Set([',false']));
+});
+
+test('a repeated way lifts dripping by its number, and each dose but none other strikes until clear', () => {
+  const all = acts(usual('repeated', { minutes: 10, repeats: 3 }));
+  expect(all.filter(({ act, id }) => act.kind === 'lift' && /lift\.\d/.test(id)).map(({ id }) => id)).toEqual(
+    ['p1.lift.2', 'p1.lift.3'],
+  );
+  expect(
+    all.flatMap(({ act }) => (act.kind === 'hold' && act.purpose === 'strike' ? [act.untilClear] : [])),
+  ).toEqual([true, true, true]);
+});
+
+test('a pan holds area times wall, and exactly full is not over the rim', () => {
+  const pan = { shape: 'rectangular', lengthCm: 50, widthCm: 20 };
+  const { passes } = planOf(usual('low immersion', { pan, wallCm: 10, depthCm: 4 }));
+  const why = (name: string): string | undefined =>
+    passes[0]!.figures.find((one) => one.name === name)!.figure.because;
+  // 50 cm × 20 cm.
+  expect(why('Pan holds to the rim')).toBe('1000 cm² × 10 cm');
+  expect(why('Goods per area')).toBe('200 g on 1000 cm², per 100 cm²');
+  const over = (wallCm: number): boolean =>
+    planOf(usual('low immersion', { pan, wallCm, depthCm: 4 })).notices.some((one) =>
+      noticeWords(one).includes('to the rim'),
+    );
+  // What it needs: its bath and 200 g of goods, on 1000 cm².
+  expect(passes[0]!.bath.value).toBe(4000);
+  const full = 4.2;
+  expect([over(full * 1.001), over(full), over(full * 0.999)]).toEqual([false, false, true]);
+});
+
+test('several powders share what is covered; painting across lies across', () => {
+  const looks = (method: PassMethod, changes: Record<string, unknown>) =>
+    summarizeBatch(begunBatch(formulate('x', recipeOf(method, changes), SHELF)), SHELF.dyes).look;
+  const two = { dyes: [depth('d1', 'blue', 0.5, null), depth('d2', 'red', 0.5, null)] };
+  expect(looks(usual('sprinkle', { coverPercent: 30 }), two).speckles.map(({ cover }) => cover)).toEqual([
+    0.15, 0.15,
+  ]);
+  expect(looks(usual('painting', { layout: 'across' }), PAINTED).across).toBe(true);
+  expect(looks(usual('painting', { layout: 'around' }), PAINTED).across).toBe(false);
 });

@@ -34,8 +34,7 @@ export const coolBath: Method<Settings> = {
   look: allOver(0.05),
   words: {
     ...USUAL_WORDS,
-    title: (_, { act }) =>
-      act.kind === 'stand' && act.purpose === 'rest' ? 'Leave it in the cool bath, no heat' : null,
+    title: (_, { act }) => (act.purpose === 'rest' ? 'Leave it in the cool bath, no heat' : null),
     unheated: ({ minutes }) => `${formatAmount(minutes, 'min')} cold`,
   },
 };

@@ -93,8 +93,9 @@ export const dip: Method<Settings> = {
     ...USUAL_WORDS,
     goodsIn: ({ sharePercent }, { act }) =>
       `Hang the end of the ${isWet(act) ? 'goods' : 'dry goods'} in, ${threeFigures(sharePercent)} % of the length`,
-    title({ sharePercent }, { act, dose }) {
-      if (act.kind !== 'hold' || act.purpose !== 'dip' || !dose) return null;
+    title({ sharePercent }, { dose }) {
+      // Only what stays in counts its steps.
+      if (!dose) return null;
       return dose.nth === dose.of
         ? `Leave the last ${Math.round((10 * sharePercent) / dose.of) / 10} % in`
         : `Leave it ${dose.nth} of ${dose.of}, then lift by one step`;

@@ -38,8 +38,7 @@ export const glaze: Method<Settings> = {
   words: {
     ...USUAL_WORDS,
     goodsIn: () => 'Lay the goods in and leave them untouched',
-    title: (_, { act }) =>
-      act.kind === 'stand' && act.purpose === 'rest' ? 'Leave the glaze untouched' : null,
+    title: (_, { act }) => (act.purpose === 'rest' ? 'Leave the glaze untouched' : null),
     unheated: ({ minutes }) => `${formatAmount(minutes, 'min')} cold`,
     notice: ({ values: { name, dyeClass } }) =>
       `${name} is a ${dyeClass} dye: it strikes slowly cold. A glaze wants fast-striking dyes.`,

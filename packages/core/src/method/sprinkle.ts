@@ -64,8 +64,9 @@ export const sprinkle: Method<Settings> = {
     goodsIn: () => 'Lay the goods in, just showing',
     title: (_, { act }) =>
       act.kind === 'stand' && act.purpose === 'settle' ? 'Leave it to settle, nothing moved' : null,
-    detail({ citricPerGram }, { act, askedGrams }) {
-      const cut = act.kind === 'put' && act.purpose === 'dose' ? (askedGrams ?? 0) * citricPerGram : 0;
+    detail({ citricPerGram }, { askedGrams }) {
+      // Only powder has grams asked for.
+      const cut = (askedGrams ?? 0) * citricPerGram;
       return cut > 0
         ? `Stir it with ${formatAmount(cut, 'g')} of the citric crystals first, so that it sticks on contact.`
         : null;
