@@ -56,12 +56,12 @@ program
   .action((file: string, options: { colorway?: string }) => planFile(file, options.colorway));
 program
   .command('export')
-  .description('write the whole studio as one document')
-  .argument('[file]', 'where to; standard output when left out')
+  .description('write the whole studio as one document, or as an archive')
+  .argument('[file]', 'where to, an archive where it ends in .zip; standard output when left out')
   .action((file?: string) => exportTo(dataFolder(), file));
 program
   .command('import')
-  .description('take a document in, all or nothing')
+  .description('take a document or an archive in, all or nothing')
   .argument('<file>')
   .action((file: string) => importFrom(dataFolder(), file));
 

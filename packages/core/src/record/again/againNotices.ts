@@ -32,7 +32,7 @@ export function againNotices(
 ): AgainNotice[] {
   return [
     ...acidNotices(told),
-    ...vesselNotices(told, pot),
+    ...vesselNotices(fullestMl(told, pot), pot),
     ...jarNotices(told, stocks, left, today),
     ...toolNotices(told, tools),
   ];
@@ -44,20 +44,22 @@ const acidNotices = (told: readonly Told[]): AgainNotice[] =>
     ? []
     : [{ code: 'no acid', blocks: false }];
 
-/** The fullest that the chosen vessel becomes. */
-function vesselNotices(told: readonly Told[], pot: Formulation['pot']): AgainNotice[] {
-  if (!pot) return [];
+/** The fullest that the chosen vessel becomes, liquid and goods, mL; 0 where none is chosen. Goods of 1 g/mL. */
+export function fullestMl(told: readonly Told[], pot: Formulation['pot']): number {
   let needsMl = 0;
   for (const { act } of told)
-    if (act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.shelfId === pot.id)
+    if (act.kind === 'bring' && act.thing.kind === 'vessel' && pot && act.thing.shelfId === pot.id)
       for (const { after } of told) {
         const { waterMl, fiberGrams } = vesselHeat(after, act.thing.vessel);
         needsMl = Math.max(needsMl, waterMl > 0 ? waterMl + fiberGrams : 0);
       }
-  return needsMl > pot.capacityMl
+  return needsMl;
+}
+
+const vesselNotices = (needsMl: number, pot: Formulation['pot']): AgainNotice[] =>
+  pot && needsMl > pot.capacityMl
     ? [{ code: 'too small', vessel: pot.name, holdsMl: pot.capacityMl, needsMl, blocks: true }]
     : [];
-}
 
 function jarNotices(
   told: readonly Told[],

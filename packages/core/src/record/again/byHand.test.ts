@@ -336,3 +336,23 @@ test('what was poured early stays early; water that nobody ticked comes where th
   expect(order).toEqual(order.toSorted((one, other) => one - other));
   expect(ids).not.toContain('p1.acid.bath');
 });
+
+test('a vessel must hold the bath, the goods and what they bring along; one that does not is said and blocks', () => {
+  const small = { ...POT, id: 'small', name: 'Small', capacityMl: 6000 };
+  const on = { ...shelf, pots: [POT, small] };
+  const inPot = madeAgain(plain(), { potId: POT.id }, on);
+  // 6 L of bath and 200 g of goods.
+  expect(inPot.needsMl).toBeGreaterThanOrEqual(6200);
+  expect(inPot.needsMl).toBeLessThan(6500);
+  expect(inPot.notices.filter(({ code }) => code === 'too small')).toEqual([]);
+  const twice = { goods: [{ line: 'g1', baseId: 'wool', count: 4, gramsEach: 100, weighedGrams: null }] };
+  expect(madeAgain(plain(), { potId: POT.id, ...twice }, on).needsMl).toBeCloseTo(2 * inPot.needsMl, 6);
+  expect(madeAgain(plain(), { potId: 'small' }, on).notices).toContainEqual({
+    code: 'too small',
+    vessel: 'Small',
+    holdsMl: 6000,
+    needsMl: expect.closeTo(inPot.needsMl, 6) as number,
+    blocks: true,
+  });
+  expect(madeAgain(plain(), { potId: null }, on).needsMl).toBe(0);
+});

@@ -18,7 +18,7 @@ import { CARD_VERSION } from '../cardVersion';
 import type { FoldedRecord } from '../foldRecord';
 import type { Tool } from '../../shelf/tool';
 import type { Again } from './again';
-import { againNotices, type AgainNotice } from './againNotices';
+import { againNotices, fullestMl, type AgainNotice } from './againNotices';
 import { doneAgain, type NotAgain, type Repeated } from './doneAgain';
 import { goodsLines, goodsThen, thenAndNow } from './goodsAgain';
 import { joinedCups } from './joinedCups';
@@ -45,6 +45,8 @@ export interface DyedAgain {
   card: Card;
   compared: ComparedAct[];
   notices: AgainNotice[];
+  /** What the chosen vessel must hold, mL; 0 where none is chosen. */
+  needsMl: number;
   /** The jar that each dye comes from, null for powder; powder that goes on dry has no choice of jar and is not here. */
   jars: ReadonlyMap<string, string | null>;
   /** Whether another part of some goods takes dye than did then: only there does it matter what depth is kept on. */
@@ -127,6 +129,7 @@ export function dyeAgain(
       ...left.map(({ act, why, line }): ComparedAct => ({ then: { ...line, act }, now: null, why })),
     ],
     notices: againNotices(told, formulation, context),
+    needsMl: fullestMl(told, formulation.pot),
     jars: jarsOf(repeated, mapping),
     takesOther: [...goods.values()].some(takesOther),
     end: told.at(-1)?.after ?? emptyState(),

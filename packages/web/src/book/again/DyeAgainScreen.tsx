@@ -7,7 +7,6 @@ import {
   againNoticeWords,
   againTable,
   dyeTotals,
-  firstFree,
   lastVerdict,
   summarizeBatch,
   vesselChoices,
@@ -15,6 +14,7 @@ import {
   withThen,
   type Batch,
   type ShelfResponse,
+  type VesselChoice,
 } from '@ythrion/core';
 import { everythingReads } from '../../parts/everythingReads';
 import { studioNow } from '../../api/studioClock';
@@ -56,10 +56,12 @@ function Again({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
 }
 
 function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
-  const vessels = vesselChoices(shelf.pots, useInUse());
+  const inUse = useInUse();
+  const vesselsFor = (needsMl: number): VesselChoice[] => vesselChoices(shelf.pots, inUse, needsMl);
   const known = useMemo(() => withThen(shelf, batch.formulation), [shelf, batch]);
-  const draft = useAgain(batch, shelf, firstFree(vessels, batch.formulation.pot)?.id ?? null);
+  const draft = useAgain(batch, shelf, vesselsFor);
   const { to, change, made, problem, folded } = draft;
+  const vessels = vesselsFor(made?.needsMl ?? 0);
   const beside = vessels.find(({ pot }) => pot.id === to.potId)?.holds ?? null;
   const begin = useBeginAgain(batch.id);
   const navigate = useNavigate();

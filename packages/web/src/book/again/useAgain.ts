@@ -4,6 +4,7 @@ import {
   depths,
   dyeAgain,
   FieldError,
+  firstFree,
   foldRecord,
   nextDepth,
   withThen,
@@ -12,6 +13,7 @@ import {
   type DyedAgain,
   type FoldedRecord,
   type ShelfResponse,
+  type VesselChoice,
 } from '@ythrion/core';
 
 /** How deep it is dyed now, against then. */
@@ -29,10 +31,24 @@ export interface AgainDraft {
   problem: string | null;
 }
 
-/** A record on its way to be dyed again. @param potId the vessel that is chosen to begin with */
-export function useAgain(batch: Batch, shelf: ShelfResponse, potId: string | null): AgainDraft {
+/**
+ * A record on its way to be dyed again, in a vessel that is free and holds it: the one of then before all others.
+ * @param vesselsFor the vessels of the shelf, held against what they must hold, mL
+ */
+export function useAgain(
+  batch: Batch,
+  shelf: ShelfResponse,
+  vesselsFor: (needsMl: number) => readonly VesselChoice[],
+): AgainDraft {
   const folded = useMemo(() => foldRecord(batch), [batch]);
-  const [to, setTo] = useState<Again>(() => ({ ...asItWas(batch, folded), potId }));
+  const [to, setTo] = useState<Again>(() => {
+    const then = batch.formulation.pot;
+    const into = (needsMl: number): Again => ({
+      ...asItWas(batch, folded),
+      potId: firstFree(vesselsFor(needsMl), then)?.id ?? null,
+    });
+    return into(attempt(batch, folded, into(0), shelf).made?.needsMl ?? 0);
+  });
   const [depth, setKind] = useState<DepthNow>('as it was');
   const now = useMemo(() => attempt(batch, folded, to, shelf), [batch, folded, to, shelf]);
   const [good, setGood] = useState(now.made);
