@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
@@ -63,6 +63,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
     });
   const actions = usePassActions(draft, shelf, toggle);
   useUndoKeys(draft);
+  const deferred = useMemo(() => ({ turned: draft.turned }), [draft.turned]);
   const seed = `${colorway.id}-${colorway.version}`;
   if (!plan || !formulation)
     return (
@@ -78,7 +79,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
     plan.notices.filter((notice) => notice.about === about && notice.passId === null);
   const close = (): void => setPanel(null);
   return (
-    <DeferChanges value={true}>
+    <DeferChanges value={deferred}>
       <Box sx={{ pb: 3 }}>
         <FormulationHead
           draft={draft}

@@ -9,6 +9,7 @@ const start = (): DraftState => ({
   future: [],
   tag: '',
   at: 0,
+  turned: 0,
 });
 const put = (state: DraftState, name: string, tag = name, at = 0): DraftState =>
   draftReducer(state, { kind: 'put', update: () => named(name), tag, at });

@@ -10,6 +10,8 @@ export interface DraftState {
   /** What the last change was about, and when it was made: typing on in one field is one step back. */
   tag: string;
   at: number;
+  /** How often another state was put in the place of what was typed: fields then show what stands, whatever is on its way. */
+  turned: number;
 }
 
 export type DraftAction =
@@ -28,6 +30,7 @@ const MOST_STEPS = 200;
 /** Every change can be taken back, and brought again. */
 export function draftReducer(state: DraftState, action: DraftAction): DraftState {
   const { past, present, future } = state;
+  const turned = { tag: '', at: 0, turned: state.turned + 1 };
   switch (action.kind) {
     case 'put': {
       const typingOn = action.tag === state.tag && action.at - state.at < ONE_STEP_MS && past.length > 0;
@@ -41,21 +44,21 @@ export function draftReducer(state: DraftState, action: DraftAction): DraftState
       };
     }
     case 'take up':
-      return { base: action.saved, past: [], present: action.saved, future: [], tag: '', at: 0 };
+      return { base: action.saved, past: [], present: action.saved, future: [], ...turned };
     case 'open':
       return {
         ...{ base: action.saved, past: [...past, present].slice(-MOST_STEPS), present: action.saved },
-        ...{ future: [], tag: '', at: 0 },
+        ...{ future: [], ...turned },
       };
     case 'undo': {
       const to = past.at(-1);
       if (!to) return state;
-      return { ...state, past: past.slice(0, -1), present: to, future: [present, ...future], tag: '', at: 0 };
+      return { ...state, past: past.slice(0, -1), present: to, future: [present, ...future], ...turned };
     }
     case 'redo': {
       const [to, ...rest] = future;
       if (!to) return state;
-      return { ...state, past: [...past, present], present: to, future: rest, tag: '', at: 0 };
+      return { ...state, past: [...past, present], present: to, future: rest, ...turned };
     }
   }
 }

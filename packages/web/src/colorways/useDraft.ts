@@ -27,6 +27,8 @@ export interface Draft {
   takeUp: (saved: Colorway) => void;
   /** Puts a saved version in the place of what stands; one step back brings that again. */
   open: (saved: Colorway) => void;
+  /** How often something other than typing changed it: see `DeferChanges`. */
+  turned: number;
   undo: (() => void) | null;
   redo: (() => void) | null;
 }
@@ -42,6 +44,7 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
     future: [],
     tag: '',
     at: 0,
+    turned: 0,
   }));
   // What is shown may be behind what was typed; this never is.
   const standing = useRef(state);
@@ -83,6 +86,7 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
       ),
     takeUp: (version) => dispatch({ kind: 'take up', saved: version }),
     open: (version) => dispatch({ kind: 'open', saved: version }),
+    turned: state.turned,
     undo: past.length > 0 ? () => dispatch({ kind: 'undo' }) : null,
     redo: future.length > 0 ? () => dispatch({ kind: 'redo' }) : null,
   };

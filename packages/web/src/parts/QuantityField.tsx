@@ -10,10 +10,8 @@ import {
   type QuantityKindName,
 } from '@ythrion/core';
 import { DeferChanges } from './deferChanges';
+import { given, isPlain, opened, typed } from './quantityText';
 import { TextLine } from './TextLine';
-
-/** More keys than this are never ahead of the screen. */
-const MOST_ON_THE_WAY = 40;
 
 export interface QuantityFieldProps {
   label: string;
@@ -52,30 +50,22 @@ export function QuantityField({
   problem,
 }: QuantityFieldProps) {
   const kind = quantityKind(kindName);
-  const shownFor = (of: number | undefined): string => written ?? (of === undefined ? '' : editText(of));
-  const [text, setText] = useState(() => shownFor(value));
-  const [seen, setSeen] = useState(value);
-  // What this field gave and has not got back yet: those values are its own, any other came from outside.
-  const [sent, setSent] = useState<readonly number[]>([]);
-  const defer = useContext(DeferChanges);
+  const deferred = useContext(DeferChanges);
+  const turned = deferred?.turned ?? 0;
+  const reader = { kind: kindName, context };
+  const [kept, setState] = useState(() => opened(value, written, turned));
+  const state = given(kept, value, written, reader, turned);
+  if (state !== kept) setState(state);
+  const { text } = state;
   const read = parseQuantity(text, kindName, context);
-  if (seen !== value) {
-    setSeen(value);
-    const own = value === undefined ? -1 : sent.indexOf(value);
-    setSent(own < 0 ? [] : sent.slice(own + 1));
-    const same = value !== undefined && read.ok && Math.abs(read.value - value) <= 1e-6 * Math.abs(value);
-    const unread = value === undefined && !read.ok;
-    if (own < 0 && !same && !unread) setText(shownFor(value));
-  }
 
   const take = (next: string): void => {
-    setText(next);
-    const now = parseQuantity(next, kindName, context);
-    if (!now.ok) return onUnreadable?.(next);
-    const asWritten = isPlain(next, kind.unit) ? '' : next;
-    if (!defer) return onChange(now.value, asWritten);
-    setSent([...sent, now.value].slice(-MOST_ON_THE_WAY));
-    startTransition(() => onChange(now.value, asWritten));
+    const { state: now, given: amount } = typed(state, next, kind.unit, reader, deferred !== null);
+    setState(now);
+    if (amount === null) return onUnreadable?.(next);
+    const give = (): void => onChange(amount.value, amount.written);
+    if (deferred === null) give();
+    else startTransition(give);
   };
   const keyDown = (event: KeyboardEvent<HTMLElement>): void => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
@@ -112,12 +102,6 @@ export function QuantityField({
       }}
     />
   );
-}
-
-/** Whether a text says no more than its value: a number, by itself or in the unit of the field. */
-function isPlain(text: string, unit: string): boolean {
-  const typed = text.trim();
-  return /^[\d.,]+\s*$/.test(unit !== '' && typed.endsWith(unit) ? typed.slice(0, -unit.length) : typed);
 }
 
 /** As on a numeric pad, Enter goes to the next amount on the screen. */
