@@ -196,8 +196,8 @@ function spoiled(): string {
       }
       const way = random();
       if (way < 0.15) Reflect.deleteProperty(at, name);
-      else if (way < 0.3) at[`${name}x`] = one(VALUES);
-      else at[name] = one(VALUES);
+      else if (way < 0.3) at[`${name}x`] = structuredClone(one(VALUES));
+      else at[name] = structuredClone(one(VALUES));
       break;
     }
   }
