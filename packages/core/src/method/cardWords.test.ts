@@ -438,3 +438,21 @@ test('several powders share what is covered; painting across lies across', () =>
   expect(looks(usual('painting', { layout: 'across' }), PAINTED).across).toBe(true);
   expect(looks(usual('painting', { layout: 'around' }), PAINTED).across).toBe(false);
 });
+
+test('a glaze is left untouched; three doses ten minutes apart take twenty from the first to the last', () => {
+  expect(card(usual('glaze')).at(-1)).toBe('Leave the glaze untouched');
+  const { passes } = planOf(usual('repeated', { minutes: 10, repeats: 3 }));
+  const figure = passes[0]!.figures.find(
+    ({ name }) => name === 'Time between the first dose and the last',
+  )!.figure;
+  expect([figure.value, figure.unit]).toEqual([20, 'min']);
+});
+
+test('sections across a hank lie along its length, those around it go round the loop', () => {
+  const axes = (layout: string): unknown[] =>
+    acts(usual('painting', { layout }), PAINTED).flatMap(({ act }) =>
+      act.kind === 'move' && act.purpose === 'paint' && 'place' in act.to ? [act.to.place.axis] : [],
+    );
+  expect(axes('across')).toEqual(['along', 'along']);
+  expect(axes('around')).toEqual(['around', 'around']);
+});
