@@ -451,7 +451,9 @@ test('a glaze is left untouched; three doses ten minutes apart take twenty from 
 test('sections across a hank lie along its length, those around it go round the loop', () => {
   const axes = (layout: string): unknown[] =>
     acts(usual('painting', { layout }), PAINTED).flatMap(({ act }) =>
-      act.kind === 'move' && act.purpose === 'paint' && 'place' in act.to ? [act.to.place.axis] : [],
+      act.kind === 'move' && act.purpose === 'paint' && act.to && 'place' in act.to
+        ? [act.to.place.axis]
+        : [],
     );
   expect(axes('across')).toEqual(['along', 'along']);
   expect(axes('around')).toEqual(['around', 'around']);
