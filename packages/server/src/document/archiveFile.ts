@@ -41,6 +41,9 @@ export async function openArchive(file: string): Promise<ArchiveFile> {
     zip.on('end', resolve);
     zip.on('error', () => reject(wrong('', 'The list of files in this zip cannot be read; it is torn.')));
     zip.readEntry();
+  }).catch((error: unknown) => {
+    zip.close();
+    throw error;
   });
   const lines = async function* (name: string): AsyncGenerator<string> {
     const entry = entries.get(name);

@@ -5,7 +5,7 @@ import { everyRecord, readable, textOf } from '../batches/read';
 import { allVersions } from '../colorways/store';
 import { list, readStudio } from '../shelf/store';
 import { studioFile } from '../storage/dataFolder';
-import { openRaw } from '../storage/rawFile';
+import { openRaw, type RawFile } from '../storage/rawFile';
 import type { Storage } from '../storage/storage';
 import { BATCHES, fileOf, HEAD, LEFT_OUT, LISTS } from './archiveFile';
 
@@ -26,9 +26,18 @@ export interface Archive {
  */
 export async function writeArchive(storage: Storage): Promise<Archive> {
   const moment = await openRaw(studioFile(storage.folder), 'read');
-  await moment.exec('BEGIN');
-  // The moment begins with the first question. Shelf and colorways are asked for after it: they hold all it names.
-  await moment.all('SELECT id FROM batches LIMIT 1');
+  try {
+    await moment.exec('BEGIN');
+    // The moment begins with the first question. Shelf and colorways are asked for after it: they hold all it names.
+    await moment.all('SELECT id FROM batches LIMIT 1');
+    return await archiveOf(storage, moment);
+  } catch (error) {
+    await moment.close();
+    throw error;
+  }
+}
+
+async function archiveOf(storage: Storage, moment: RawFile): Promise<Archive> {
   const leftOut: LeftOut = [];
   const zip = new yazl.ZipFile();
   zip.addBuffer(

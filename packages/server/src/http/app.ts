@@ -37,7 +37,7 @@ export function createApp(
   app.use(safeHeaders(["'self'", "'unsafe-inline'"]));
   app.use(ownPagesOnly(hosts));
   app.use(readableAddress);
-  app.use(compression({ level: 9 }));
+  app.use(compression());
   app.use(
     '/api',
     rateLimit({

@@ -2,7 +2,7 @@ import { once } from 'node:events';
 import { request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
-import { API, OWN_HEADER, SHELF_RESOURCES } from '@ythrion/core';
+import { API, OWN_HEADER, seededStream, SHELF_RESOURCES } from '@ythrion/core';
 import { exportDocument } from '../document/exportDocument';
 import { eventOf, ticked } from '../../test/records';
 import { BASE, begin, DYE, JAR, RECIPE, testApp, testStudio, type TestStudio } from '../../test/studio';
@@ -30,13 +30,7 @@ afterAll(async () => {
 });
 
 /** The same numbers every time; YTHRION_SEED for others. */
-let state = Number(process.env.YTHRION_SEED ?? 20_261_126);
-function random(): number {
-  state = (state + 0x6d2b79f5) | 0;
-  let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-  mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-  return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-}
+const random = seededStream(process.env.YTHRION_SEED ?? 'hostile');
 const one = <T>(of: readonly T[]): T => of[Math.floor(random() * of.length)] as T;
 const chance = (share: number): boolean => random() < share;
 
