@@ -5,20 +5,16 @@ import {
   FieldError,
   noticeWords,
   formulate,
-  lastVerdict,
   planFormulation,
-  summarizeBatch,
   type Batch,
   type BeginBatch,
   type Card,
-  type Shelf,
 } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import { materials } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
-import { searchText } from './book';
-import { insertEvents } from './events';
+import { insertBatches } from './insert';
 import { readBatch } from './read';
 
 /**
@@ -63,47 +59,20 @@ export function writable(card: Card): Card {
 
 /**
  * Writes a whole batch; one without a code gets the next. It has been checked before.
- * @param shelf dyes and jars on the shelf, where they are known already
  */
-export async function insertBatch(
-  storage: Storage,
-  batch: Batch,
-  transaction: Transaction,
-  shelf?: Pick<Shelf, 'dyes' | 'stocks'>,
-): Promise<Batch> {
-  const { dyes, stocks } = shelf ?? (await materials(storage, transaction));
+export async function insertBatch(storage: Storage, batch: Batch, transaction: Transaction): Promise<Batch> {
   const coded =
     batch.code === '' ? { ...batch, code: await nextCode(storage, batch.startedAt, transaction) } : batch;
-  const summary = summarizeBatch(coded, dyes);
-  await storage.models.batches.create(
-    {
-      ...summary,
-      look: JSON.stringify(summary.look),
-      colorwayVersion: coded.colorwayVersion,
-      againOf: coded.againOf,
-      search: searchText(summary, lastVerdict(coded.events)?.note ?? ''),
-    },
-    { transaction },
-  );
-  await storage.models.batchPlans.create(
-    {
-      batchId: coded.id,
-      formulation: JSON.stringify(coded.formulation),
-      card: JSON.stringify(coded.card),
-    },
-    { transaction },
-  );
-  const bases = new Set(coded.formulation.recipe.goods.map(({ baseId }) => baseId));
-  for (const base of bases)
-    await storage.sequelize.query(
-      'INSERT INTO batch_bases (base_id, line) SELECT ?, line FROM batches WHERE id = ?',
-      { replacements: [base, coded.id], transaction },
-    );
-  await insertEvents(storage, coded, stocks, transaction);
+  await insertBatches(storage, [coded], await materials(storage, transaction), transaction);
   return coded;
 }
 
-async function nextCode(storage: Storage, startedAt: string, transaction: Transaction): Promise<string> {
+/** The code of year and running number that is next. */
+export async function nextCode(
+  storage: Storage,
+  startedAt: string,
+  transaction: Transaction,
+): Promise<string> {
   const year = startedAt.slice(2, 4);
   const [rows] = await storage.sequelize.query(
     `SELECT MAX(CAST(SUBSTR(code, 4) AS INTEGER)) AS last FROM batches WHERE code LIKE ?`,

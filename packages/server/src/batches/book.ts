@@ -22,7 +22,7 @@ const COLUMN: Record<BookOrder, string> = {
   standing: 'standing',
 };
 
-/** Where so many are left, the page is found sooner by going through the Book in its order than by looking up each. */
+/** Where the lists hold so many, going through the Book in its order is sooner done than looking up each of them. */
 const MANY = 2000;
 
 const ROW = `SELECT id, code, name, colorway_id AS colorwayId, started_at AS startedAt, closed_at AS closedAt, wog_grams AS wogGrams,
@@ -42,20 +42,24 @@ export async function bookPage(
       type: QueryTypes.SELECT,
       raw: true,
     });
-  const counting =
-    columns.length === 0 && lists.length > 0
-      ? `SELECT count(*) AS total FROM (${lists.join(' INTERSECT ')})`
-      : `SELECT count(*) AS total FROM batches${where([...listed(lists, 'line'), ...columns])}`;
-  const total = (await select<{ total: number }>(counting))[0]?.total ?? 0;
+  const counted = async (sql: string): Promise<number> =>
+    (await select<{ total: number }>(sql))[0]?.total ?? 0;
+  const onLists =
+    lists.length === 0 ? null : await counted(`SELECT count(*) AS total FROM (${lists.join(' INTERSECT ')})`);
   // A plus sign before a column: no index is looked up for it.
-  const held = where([...listed(lists, total > MANY ? '+line' : 'line'), ...columns]);
+  const held = where([...listed(lists, (onLists ?? 0) > MANY ? '+line' : 'line'), ...columns]);
   const inOrder = `ORDER BY ${[COLUMN[order], 'started_at', 'id']
     .filter(Boolean)
     .map((column) => `${column} ${way === 'down' ? 'DESC' : 'ASC'}`)
     .join()}`;
-  const rows = await select<SummaryRow>(
-    `${ROW} WHERE id IN (SELECT id FROM batches${held} ${inOrder} LIMIT :limit OFFSET :offset) ${inOrder}`,
-  );
+  const [total, rows] = await Promise.all([
+    onLists !== null && columns.length === 0
+      ? onLists
+      : counted(`SELECT count(*) AS total FROM batches${held}`),
+    select<SummaryRow>(
+      `${ROW} WHERE id IN (SELECT id FROM batches${held} ${inOrder} LIMIT :limit OFFSET :offset) ${inOrder}`,
+    ),
+  ]);
   return { total, rows: rows.map((row) => ({ ...row, look: lookOf(row) })) };
 }
 

@@ -1,4 +1,4 @@
-import { Op, QueryTypes, type CreationAttributes, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type InferAttributes, type Transaction } from 'sequelize';
 import {
   checkEvent,
   closedSummary,
@@ -24,6 +24,7 @@ import {
   type Stock,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
+import { insertRows } from '../storage/insertRows';
 import { sameContent } from '../storage/sameContent';
 import type { BatchRow, EventRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -63,25 +64,33 @@ export async function addEvent(
   return { seq, event };
 }
 
-/** Every event of a batch that comes whole, as an import brings it. */
+/** Every event of batches that come whole, as an import brings them, with what they took from the jars on the shelf. */
 export async function insertEvents(
-  { models }: Storage,
-  batch: Batch,
+  storage: Storage,
+  batches: readonly Batch[],
   stocks: readonly Stock[],
   transaction: Transaction,
 ): Promise<void> {
   const jars = new Set(stocks.map((jar) => jar.id));
-  await models.events.bulkCreate(
-    batch.events.map((event) => toRow(event, false)),
-    { transaction },
+  await insertRows(
+    storage,
+    'events',
+    batches.flatMap(({ events }) => events.map((event) => toRow(event, false))),
+    transaction,
   );
-  await models.draws.bulkCreate(
-    ledgerOf(batch.events).filter(({ stockId }) => jars.has(stockId)),
-    { transaction },
+  await insertRows(
+    storage,
+    'jar_draws',
+    batches.flatMap(({ events }) => ledgerOf(events).filter(({ stockId }) => jars.has(stockId))),
+    transaction,
   );
-  await models.batchDyes.bulkCreate(
-    dyeTotals(batch.events).map((total, firstSeq) => ({ ...total, batchId: batch.id, firstSeq })),
-    { transaction },
+  await insertRows(
+    storage,
+    'batch_dyes',
+    batches.flatMap(({ id, events }) =>
+      dyeTotals(events).map((total, firstSeq) => ({ batchId: id, ...total, firstSeq })),
+    ),
+    transaction,
   );
 }
 
@@ -163,8 +172,10 @@ async function insertEvent(
   return row.seq;
 }
 
+type NewEvent = Omit<InferAttributes<EventRow>, 'seq'>;
+
 /** @param sent by a device, one by one; false: in a whole record */
-function toRow(event: Event, sent: boolean): CreationAttributes<EventRow> {
+function toRow(event: Event, sent: boolean): NewEvent {
   return {
     id: event.id,
     batchId: event.of.kind === 'batch' ? event.of.id : null,

@@ -177,6 +177,21 @@ test('a torn or foreign file is refused, and nothing comes in', async () => {
   }
 });
 
+test('whoever turns away from a torn file after the first item hears no more of it', async () => {
+  const files = await texts();
+  const bytes = await readFile(await zipOf(files));
+  for (let at = 0; at < 40; at += 1) bytes[Math.floor(bytes.length * 0.9) + at]! ^= 0xff;
+  const torn = path.join(folder, 'torn-late.zip');
+  await writeFile(torn, bytes);
+  const archive = await openArchive(torn);
+  for await (const item of archive.items(BATCHES)) {
+    expect(item).toHaveProperty('id');
+    break;
+  }
+  archive.close();
+  await new Promise((resolve) => setTimeout(resolve, 200));
+});
+
 test('the archive goes out and in by its address; what is no zip, or comes from elsewhere, is turned away', async () => {
   const { body, headers } = await request(full.app)
     .get('/api/archive')

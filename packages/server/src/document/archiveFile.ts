@@ -1,4 +1,5 @@
 import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
 import { promisify } from 'node:util';
 import { DocumentError, SHELF_RESOURCES } from '@ythrion/core';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
@@ -48,16 +49,20 @@ export async function openArchive(file: string): Promise<ArchiveFile> {
   const lines = async function* (name: string): AsyncGenerator<string> {
     const entry = entries.get(name);
     if (!entry) return;
-    const stream = await new Promise<NodeJS.ReadableStream>((resolve, reject) =>
+    const stream = await new Promise<Readable>((resolve, reject) =>
       zip.openReadStream(entry, (error, opened) => (error ? reject(error) : resolve(opened))),
     );
-    // A line reader passes no errors of its stream on: they are kept and told at the end.
+    // Errors come from the stream or from its reader, during the reading or after whoever reads has turned away.
     let torn: unknown = null;
-    stream.on('error', (error) => (torn = error));
+    const note = (error: unknown): void => void (torn = error);
+    stream.on('error', note);
+    const reader = createInterface({ input: stream, crlfDelay: Infinity }).on('error', note);
     try {
-      for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) yield line;
+      for await (const line of reader) yield line;
     } catch (error) {
-      torn = error;
+      note(error);
+    } finally {
+      stream.destroy();
     }
     if (torn !== null) throw wrong('', `The file ${name} in this zip is torn: it does not unpack whole.`);
   };

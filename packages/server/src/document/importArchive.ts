@@ -19,12 +19,12 @@ export async function importArchive(storage: Storage, file: string): Promise<Imp
     return await storage.write(async (transaction) => {
       const { report, leftOut, studio } = await takeDocument(storage, rest, transaction);
       const shelf = await materials(storage, transaction);
-      const take = batchTaker(storage, shelf, leftOut, report, transaction);
+      const taker = await batchTaker(storage, shelf, leftOut, report, transaction);
       const problems: Problem[] = [];
       let at = 0;
       for await (const item of archive.items(BATCHES)) {
         try {
-          const problem = await take(readBatchOfDocument(item, `${BATCHES}.${at}`, shelf.dyes), at);
+          const problem = await taker.take(readBatchOfDocument(item, `${BATCHES}.${at}`, shelf.dyes), at);
           if (problem) problems.push(problem);
         } catch (error) {
           if (!(error instanceof DocumentError)) throw error;
@@ -34,6 +34,7 @@ export async function importArchive(storage: Storage, file: string): Promise<Imp
         at += 1;
       }
       if (problems.length > 0) throw new DocumentError(problems);
+      await taker.finish();
       await studio();
       return report;
     });

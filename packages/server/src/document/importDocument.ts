@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import {
   DocumentError,
   powdersWithin,
@@ -12,7 +12,8 @@ import {
   type StudioDocument,
 } from '@ythrion/core';
 import { asToday } from '../colorways/store';
-import { insertBatch } from '../batches/begin';
+import { nextCode } from '../batches/begin';
+import { insertBatches } from '../batches/insert';
 import { readBatch } from '../batches/read';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
@@ -54,7 +55,7 @@ export async function takeDocument(
   for (const resource of SHELF_RESOURCES)
     await takeShelf(storage, resource, document, report, problems, transaction);
   await takeColorways(storage, document, report, problems, transaction);
-  const take = batchTaker(
+  const taker = await batchTaker(
     storage,
     await materials(storage, transaction),
     document.leftOut ?? [],
@@ -62,10 +63,11 @@ export async function takeDocument(
     transaction,
   );
   for (const [i, batch] of document.batches.entries()) {
-    const problem = await take(batch, i);
+    const problem = await taker.take(batch, i);
     if (problem) problems.push(problem);
   }
   if (problems.length > 0) throw new DocumentError(problems);
+  await taker.finish();
   return {
     report,
     leftOut: document.leftOut ?? [],
@@ -151,23 +153,37 @@ async function takeColorways(
   }
 }
 
-/**
- * Takes batches in one by one, checked before. What is here already and the same is left.
- * @param leftOut batches that could not be written down: one that repeats such a batch comes in without that
- * @returns for each what stands in its way, or null
- */
-export function batchTaker(
+/** Batches written at once: enough that writing costs little, few enough that they are little to hold. */
+const AT_ONCE = 50;
+
+/** Takes batches in, checked before; what is here already and the same is left. */
+export interface BatchTaker {
+  /** @returns what stands in the batch's way, or null */
+  take(batch: Batch, i: number): Promise<Problem | null>;
+  /** Writes what has been taken and not yet written. */
+  finish(): Promise<void>;
+}
+
+/** @param leftOut batches that could not be written down: one that repeats such a batch comes in without that */
+export async function batchTaker(
   storage: Storage,
   shelf: Shelf,
   leftOut: readonly { id: string }[],
   report: ImportReport,
   transaction: Transaction,
-): (batch: Batch, i: number) => Promise<Problem | null> {
+): Promise<BatchTaker> {
   const unknown = new Set(leftOut.map(({ id }) => id));
-  return async (written, i) => {
-    const batch =
+  const here = await namesHere(storage, transaction);
+  let waiting: Batch[] = [];
+  const finish = async (): Promise<void> => {
+    await insertBatches(storage, waiting, shelf, transaction);
+    waiting = [];
+  };
+  const take = async (written: Batch, i: number): Promise<Problem | null> => {
+    let batch =
       written.againOf !== null && unknown.has(written.againOf) ? { ...written, againOf: null } : written;
-    if ((await storage.models.batches.count({ where: { id: batch.id }, transaction })) > 0) {
+    if (here.batches.has(batch.id)) {
+      await finish();
       const known = await readBatch(storage, batch.id, transaction);
       if (!sameContent(known, { ...batch, code: batch.code || known.code }))
         return {
@@ -177,38 +193,60 @@ export function batchTaker(
       report.unchanged += 1;
       return null;
     }
-    const problem = await missing(storage, batch, i, transaction);
+    const problem = missing(batch, i, here);
     if (problem) return problem;
-    await insertBatch(storage, batch, transaction, shelf);
+    if (batch.code === '') {
+      await finish();
+      batch = { ...batch, code: await nextCode(storage, batch.startedAt, transaction) };
+    }
+    here.batches.add(batch.id);
+    here.codes.add(batch.code);
+    waiting.push(batch);
     report.added += 1;
+    if (waiting.length >= AT_ONCE) await finish();
     return null;
+  };
+  return { take, finish };
+}
+
+/** What batches are named by, and may name. */
+interface Names {
+  batches: Set<string>;
+  codes: Set<string>;
+  /** Versions of colorways, as `id version`. */
+  versions: Set<string>;
+}
+
+const versionOf = (id: string, version: number | null): string => `${id} ${version ?? 0}`;
+
+async function namesHere({ sequelize }: Storage, transaction: Transaction): Promise<Names> {
+  const select = <T extends object>(sql: string): Promise<T[]> =>
+    sequelize.query<T>(sql, { type: QueryTypes.SELECT, raw: true, transaction });
+  const batches = await select<{ id: string; code: string }>('SELECT id, code FROM batches');
+  const versions = await select<{ id: string; version: number }>('SELECT id, version FROM colorway_versions');
+  return {
+    batches: new Set(batches.map(({ id }) => id)),
+    codes: new Set(batches.map(({ code }) => code)),
+    versions: new Set(versions.map(({ id, version }) => versionOf(id, version))),
   };
 }
 
-async function missing(
-  storage: Storage,
-  batch: Batch,
+function missing(
+  { colorwayId, colorwayVersion, againOf, code }: Batch,
   i: number,
-  transaction: Transaction,
-): Promise<Problem | null> {
-  const { colorwayId, colorwayVersion, againOf, code } = batch;
-  if (
-    colorwayId !== null &&
-    (await storage.models.colorways.count({
-      where: { id: colorwayId, version: colorwayVersion ?? 0 },
-      transaction,
-    })) === 0
-  )
+  { batches, codes, versions }: Names,
+): Problem | null {
+  if (colorwayId !== null && !versions.has(versionOf(colorwayId, colorwayVersion)))
     return {
       field: `batches.${i}.colorwayId`,
       message: `There is no version ${colorwayVersion ?? 'named'} of a colorway with the id “${colorwayId}”.`,
     };
-  if (againOf !== null && !(await storage.models.batches.findByPk(againOf, { transaction })))
+  if (againOf !== null && !batches.has(againOf))
     return {
       field: `batches.${i}.againOf`,
       message: `There is no batch with the id “${againOf}” before this one.`,
     };
-  if (code !== '' && (await storage.models.batches.findOne({ where: { code }, transaction })))
+  if (codes.has(code))
     return { field: `batches.${i}.code`, message: `The code ${code} belongs to another batch.` };
   return null;
 }

@@ -76,7 +76,7 @@ test('what was missed is asked for by its number, page by page', async () => {
     const events = Array.from({ length: 1203 }, (_, i) =>
       eventOf('b1', { id: `m${i}`, kind: 'noted', text: 'x' }),
     );
-    await insertEvents(studio.storage, { ...begin('b1'), events } as never, [], transaction);
+    await insertEvents(studio.storage, [{ ...begin('b1'), events } as never], [], transaction);
   });
   const found: Arrival[] = [];
   let since = '0';

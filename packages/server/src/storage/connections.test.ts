@@ -75,3 +75,15 @@ test('once closed, everything is in the file itself: no log is left beside it', 
     storage = await openStudio(folder);
   }
 });
+
+test('a question that takes long does not hold up the one behind it', async () => {
+  const ended: string[] = [];
+  const ask = async (name: string, upTo: number): Promise<void> => {
+    await storage.sequelize.query(
+      `WITH RECURSIVE n(k) AS (SELECT 1 UNION ALL SELECT k + 1 FROM n WHERE k < ${upTo}) SELECT max(k) FROM n`,
+    );
+    ended.push(name);
+  };
+  await Promise.all([ask('long', 2_000_000), ask('short', 1)]);
+  expect(ended).toEqual(['short', 'long']);
+});

@@ -179,4 +179,18 @@ export const MIGRATIONS: Migration[] = [
       `INSERT INTO colorway_words (rowid, search) SELECT line, name || ' ' || code FROM newest_colorways`,
     ],
   },
+  {
+    name: '008-lines-in-order',
+    steps: [
+      // An index that holds the line as well tells by itself which of a list it has, without the rows.
+      `DROP INDEX batches_by_date`,
+      `CREATE INDEX batches_by_date ON batches (started_at, id, line)`,
+      `DROP INDEX batches_colorway`,
+      `CREATE INDEX batches_colorway ON batches (colorway_id, started_at, id, line)`,
+      ...['name', 'wog_grams', 'dos_percent', 'outcome', 'standing'].flatMap((column) => [
+        `DROP INDEX batches_by_${column}`,
+        `CREATE INDEX batches_by_${column} ON batches (${column}, started_at, id, line)`,
+      ]),
+    ],
+  },
 ];
