@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { browserTimes } from './browser';
+import { exchangeTimes } from './exchange';
 import { foldTimes } from './fold';
 import { planTimes } from './plan';
 import { serverTimes } from './server';
@@ -19,6 +20,7 @@ const PARTS: Record<string, () => Measure[] | Promise<Measure[]>> = {
   fold: foldTimes,
   browser: () => browserTimes(root),
   server: () => serverTimes(root),
+  exchange: () => exchangeTimes(root),
 };
 const wanted = process.argv.slice(2);
 

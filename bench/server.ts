@@ -1,12 +1,8 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { once } from 'node:events';
-import { mkdtemp, rm, stat } from 'node:fs/promises';
-import os from 'node:os';
-import path from 'node:path';
+import { stat } from 'node:fs/promises';
 import { studioFile } from '../packages/server/src/storage/dataFolder';
 import type { Measure } from './bench';
 import { sixClients } from './clients';
-import { largeStudio } from './largeStudio';
+import { withStudio, type Studio } from './studio';
 
 /** The server under a small and a large Book, a short and a long record, and while a copy of a large studio is made. */
 export async function serverTimes(root: string): Promise<Measure[]> {
@@ -55,41 +51,6 @@ export async function serverTimes(root: string): Promise<Measure[]> {
     },
     { what: 'the same without a copy', measured: large.copy.without, allowed: 50, unit: 'ms' },
   ];
-}
-
-interface Studio {
-  url: string;
-  folder: string;
-  startMs: number;
-}
-
-async function withStudio<T>(
-  root: string,
-  batches: number,
-  plans: number,
-  work: (studio: Studio) => Promise<T>,
-): Promise<T> {
-  const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-bench-'));
-  let child: ChildProcess | undefined;
-  try {
-    await largeStudio(folder, path.join(root, 'demo/studio.json'), batches, plans);
-    const from = performance.now();
-    const started = spawn(process.execPath, [path.join(root, 'packages/server/dist/main.js'), 'serve'], {
-      env: { ...process.env, PORT: '0', YTHRION_DATA: folder },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    child = started;
-    const [chunk] = (await once(started.stdout, 'data')) as [Buffer];
-    const url = /http:\/\/\S+/.exec(chunk.toString())?.[0] ?? '';
-    const startMs = performance.now() - from;
-    // The daily copy comes a few seconds after the start: it is not to be measured.
-    await fetch(`${url}/api/copies`, { method: 'POST', headers: { 'X-Ythrion': '1' } });
-    return await work({ url, folder, startMs });
-  } finally {
-    child?.kill();
-    if (child) await once(child, 'exit');
-    await rm(folder, { recursive: true, force: true });
-  }
 }
 
 let made = 0;

@@ -1,10 +1,12 @@
 import path from 'node:path';
 import { createInterface } from 'node:readline';
 import { fileURLToPath } from 'node:url';
-import { Command } from 'commander';
+import { Argument, Command } from 'commander';
 import { DocumentError, FieldError } from '@ythrion/core';
 import { DataFolderError } from './storage/dataFolder';
 import { COPY_APART, copyForAnother } from './backup/copyApart';
+import { IN_APART, inForAnother, OUT_APART, outForAnother } from './document/exchangeApart';
+import { FORMS } from './document/exchange';
 import { setPassphrase } from './access/passphrase';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
@@ -22,6 +24,9 @@ const LAN = [
   '--lan',
   'open it to the studio’s network as well: over HTTPS, for devices that sign in',
 ] as const;
+
+/** How a whole studio stands in a file. */
+const FORM = new Argument('<form>').choices(FORMS);
 
 const program = new Command('ythrion').description(
   'Formulate acid dye colorways, run the dye day, keep a record that can be dyed again.',
@@ -71,6 +76,13 @@ program
   .argument('[file]', 'where to, besides the folder backups')
   .action((file?: string) => backup(dataFolder(), file));
 program.command(COPY_APART, { hidden: true }).argument('<from>').argument('<to>').action(copyForAnother);
+program.command(OUT_APART, { hidden: true }).argument('<folder>').addArgument(FORM).action(outForAnother);
+program
+  .command(IN_APART, { hidden: true })
+  .argument('<folder>')
+  .addArgument(FORM)
+  .argument('<file>')
+  .action(inForAnother);
 program
   .command('copies')
   .description('list the copies there are, newest first')

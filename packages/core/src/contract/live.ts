@@ -53,6 +53,8 @@ export interface LiveMessages {
   arrival: Arrival;
   /** Something else was changed: what stood in the address of the change. */
   changed: { path: string };
+  /** A file of a whole studio is being taken in, so many batches by now; null once that has ended. */
+  comingIn: { batches: number | null };
   /** What is known must be asked for anew. */
   restart: { cursor: string };
   /** An instrument shows something; null when there is no such instrument. */

@@ -1,18 +1,14 @@
 import { createWriteStream } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
-import { pipeline } from 'node:stream/promises';
 import {
   DocumentError,
   documentJsonSchema,
   planDocument,
   readDocument,
   type ImportReport,
-  type StudioDocument,
 } from '@ythrion/core';
-import { exportDocument } from '../document/exportDocument';
-import { importArchive } from '../document/importArchive';
+import { takeIn, takeOut, type Form } from '../document/exchange';
 import { importDocument } from '../document/importDocument';
-import { writeArchive } from '../document/writeArchive';
 import type { Storage } from '../storage/storage';
 import { parseDocumentText, withLines } from '../document/parseDocumentText';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
@@ -31,31 +27,15 @@ export async function planFile(file: string, colorwayId: string | undefined): Pr
 export async function exportTo(folder: string, file: string | undefined): Promise<void> {
   const storage = await openStudio(folder, { mustExist: true });
   try {
-    const leftOut = isArchive(file) ? await archiveTo(storage, file) : await documentTo(storage, file);
-    for (const { code, name, why } of leftOut)
+    const to = file === undefined ? process.stdout : createWriteStream(file);
+    for (const { code, name, why } of await takeOut(storage, formOf(file), to))
       process.stderr.write(`Left out: batch ${code} “${name}” cannot be read (${why}).\n`);
   } finally {
     await storage.close();
   }
 }
 
-const isArchive = (file: string | undefined): file is string => file?.toLowerCase().endsWith('.zip') ?? false;
-
-type LeftOut = NonNullable<StudioDocument['leftOut']>;
-
-async function archiveTo(storage: Storage, file: string): Promise<LeftOut> {
-  const archive = await writeArchive(storage);
-  await pipeline(archive.stream, createWriteStream(file)).finally(archive.close);
-  return archive.leftOut;
-}
-
-async function documentTo(storage: Storage, file: string | undefined): Promise<LeftOut> {
-  const document = await exportDocument(storage);
-  const text = `${JSON.stringify(document, null, 2)}\n`;
-  if (file === undefined) process.stdout.write(text);
-  else await writeFile(file, text);
-  return document.leftOut ?? [];
-}
+const formOf = (file = ''): Form => (file.toLowerCase().endsWith('.zip') ? 'archive' : 'document');
 
 /** Writes the JSON Schema of the document to a file, or to standard output. */
 export async function writeSchema(file: string | undefined): Promise<void> {
@@ -74,9 +54,10 @@ export async function importFrom(folder: string, file: string): Promise<void> {
       await storage.close();
     }
   };
-  const report = isArchive(file)
-    ? await into((storage) => importArchive(storage, file))
-    : await inDocument(file, (value) => into((storage) => importDocument(storage, value)));
+  const report =
+    formOf(file) === 'archive'
+      ? await into((storage) => takeIn(storage, 'archive', file))
+      : await inDocument(file, (value) => into((storage) => importDocument(storage, value)));
   process.stdout.write(`Taken in: ${report.added} new, ${report.unchanged} already here.\n`);
 }
 

@@ -10,6 +10,7 @@ import { trustPage } from '../access/trustPage';
 import { Waits } from '../access/waits';
 import { copyApart } from '../backup/copyApart';
 import { copyDaily } from '../backup/dailyCopy';
+import { exchangeApart } from '../document/exchangeApart';
 import { createApp } from '../http/app';
 import { studioRoutes } from '../http/studioRoutes';
 import { writableFolder } from '../storage/dataFolder';
@@ -28,7 +29,7 @@ const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
 /**
  * Serves the studio in a data folder until it is told to stop.
- * @param program file of this program, to start it once more for a copy
+ * @param program file of this program, to start it once more for what takes long
  * @param site folder of the built screens
  */
 export async function serve(
@@ -49,7 +50,7 @@ export async function serve(
   try {
     const storage = await openStudio(folder, { locked: true });
     ends.push(() => storage.close());
-    const studio = studioRoutes(storage, copyApart(program));
+    const studio = studioRoutes(storage, copyApart(program), exchangeApart(program, storage));
     const access: Access = {
       dataFolder: folder,
       devices: await Devices.open(folder),

@@ -10,7 +10,7 @@ import { openStudio } from '../storage/openStudio';
 import { inFile, olderDocument } from '../../test/olderStudio';
 import { testStudio, type TestStudio } from '../../test/studio';
 import { BATCHES, LISTS, openArchive } from './archiveFile';
-import { exportDocument } from './exportDocument';
+import { wholeDocument } from '../../test/wholeDocument';
 import { importArchive } from './importArchive';
 import { importDocument } from './importDocument';
 import { writeArchive } from './writeArchive';
@@ -19,7 +19,7 @@ let full: TestStudio;
 let empty: TestStudio;
 let folder: string;
 let file: string;
-const document = (): Promise<StudioDocument> => exportDocument(full.storage);
+const document = (): Promise<StudioDocument> => wholeDocument(full.storage);
 beforeAll(async () => {
   folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-archive-test-'));
   file = path.join(folder, 'studio.zip');
@@ -63,7 +63,7 @@ async function texts(): Promise<Record<string, string>> {
   };
 }
 const nothingIn = async (): Promise<void> => {
-  const { studio: _, ...lists } = await exportDocument(empty.storage);
+  const { studio: _, ...lists } = await wholeDocument(empty.storage);
   for (const list of [...LISTS, BATCHES] as const) expect(lists[list]).toEqual([]);
 };
 
@@ -81,7 +81,7 @@ test('an archive holds the same as the document, an item a line, and comes in wh
   expect(whole.batches).toHaveLength(37);
 
   const report = await importArchive(empty.storage, file);
-  expect(await exportDocument(empty.storage)).toEqual(whole);
+  expect(await wholeDocument(empty.storage)).toEqual(whole);
   const items = [...LISTS, BATCHES] as const;
   expect(report).toEqual({ added: items.reduce((sum, list) => sum + whole[list].length, 0), unchanged: 0 });
   expect(await importArchive(empty.storage, file)).toEqual({ added: 0, unchanged: report.added });
@@ -98,8 +98,8 @@ test('what is logged while an archive is written is not in it, and nothing it na
   await pipeline(archive.stream, createWriteStream(to)).finally(archive.close);
   const other = await testStudio(false);
   await importArchive(other.storage, to);
-  expect((await exportDocument(other.storage)).batches).toHaveLength(37);
-  expect((await exportDocument(empty.storage)).batches).toHaveLength(38);
+  expect((await wholeDocument(other.storage)).batches).toHaveLength(37);
+  expect((await wholeDocument(empty.storage)).batches).toHaveLength(38);
   await other.remove();
 });
 /** A batch of a colorway that is here. */
@@ -128,7 +128,7 @@ test('a batch that cannot be read is left out and named; the rest comes in', asy
   expect(named).toEqual(leftOut);
   const other = await testStudio(false);
   await importArchive(other.storage, to);
-  expect((await exportDocument(other.storage)).batches).toHaveLength(36);
+  expect((await wholeDocument(other.storage)).batches).toHaveLength(36);
   await other.remove();
 });
 
@@ -211,5 +211,5 @@ test('the archive goes out and in by its address; what is no zip, or comes from 
   expect(refused.message).toMatch(/neither JSON nor a whole zip/);
   await nothingIn();
   await post('application/zip', body as Buffer).expect(201);
-  expect((await exportDocument(empty.storage)).batches).toHaveLength(37);
+  expect((await wholeDocument(empty.storage)).batches).toHaveLength(37);
 });

@@ -1,8 +1,9 @@
 import { DocumentError, readBatchOfDocument, type ImportReport, type Problem } from '@ythrion/core';
+import { refuseHiddenText } from '../refusals/hiddenText';
 import { materials } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 import { BATCHES, LEFT_OUT, LISTS, openArchive, type ArchiveFile } from './archiveFile';
-import { batchTaker, takeDocument } from './importDocument';
+import { batchTaker, takeDocument, type Watched } from './importDocument';
 
 /** Once so many things are wrong, the rest is not looked for. */
 const MOST_PROBLEMS = 20;
@@ -12,18 +13,23 @@ const MOST_PROBLEMS = 20;
  * @param file where the zip lies
  * @throws DocumentError with what stands in the way
  */
-export async function importArchive(storage: Storage, file: string): Promise<ImportReport> {
+export async function importArchive(
+  storage: Storage,
+  file: string,
+  watched: Watched = {},
+): Promise<ImportReport> {
   const archive = await openArchive(file);
   try {
     const rest = await withoutBatches(archive);
     return await storage.write(async (transaction) => {
-      const { report, leftOut, studio } = await takeDocument(storage, rest, transaction);
+      const { report, leftOut, studio } = await takeDocument(storage, rest, {}, transaction);
       const shelf = await materials(storage, transaction);
-      const taker = await batchTaker(storage, shelf, leftOut, report, transaction);
+      const taker = await batchTaker(storage, shelf, leftOut, report, watched, transaction);
       const problems: Problem[] = [];
       let at = 0;
       for await (const item of archive.items(BATCHES)) {
         try {
+          refuseHiddenText(item, `${BATCHES}.${at}`);
           const problem = await taker.take(readBatchOfDocument(item, `${BATCHES}.${at}`, shelf.dyes), at);
           if (problem) problems.push(problem);
         } catch (error) {

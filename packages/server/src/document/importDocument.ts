@@ -16,9 +16,18 @@ import { nextCode } from '../batches/begin';
 import { insertBatches } from '../batches/insert';
 import { readBatch } from '../batches/read';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
+import { refuseHiddenText } from '../refusals/hiddenText';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
+
+/** What whoever takes a studio in may hear meanwhile, and by what it ends early. */
+export interface Watched {
+  /** Told now and then how many batches have come. */
+  told?: (batches: number) => void;
+  /** Once this is aborted, nothing comes in. */
+  stop?: AbortSignal;
+}
 
 /**
  * Takes a document in, all or nothing. What is here already and the same is left; what is here and different
@@ -26,9 +35,13 @@ import type { Storage } from '../storage/storage';
  * @param value a parsed JSON value, not yet checked
  * @throws DocumentError with everything that stands in the way
  */
-export function importDocument(storage: Storage, value: unknown): Promise<ImportReport> {
+export function importDocument(
+  storage: Storage,
+  value: unknown,
+  watched: Watched = {},
+): Promise<ImportReport> {
   return storage.write(async (transaction) => {
-    const { report, studio } = await takeDocument(storage, value, transaction);
+    const { report, studio } = await takeDocument(storage, value, watched, transaction);
     await studio();
     return report;
   });
@@ -46,8 +59,10 @@ interface Taken {
 export async function takeDocument(
   storage: Storage,
   value: unknown,
+  watched: Watched,
   transaction: Transaction,
 ): Promise<Taken> {
+  refuseHiddenText(value);
   const shelf = await materials(storage, transaction);
   const document = readDocument(upgradeDocument(value, shelf), shelf);
   const report: ImportReport = { added: 0, unchanged: 0 };
@@ -60,6 +75,7 @@ export async function takeDocument(
     await materials(storage, transaction),
     document.leftOut ?? [],
     report,
+    watched,
     transaction,
   );
   for (const [i, batch] of document.batches.entries()) {
@@ -170,6 +186,7 @@ export async function batchTaker(
   shelf: Shelf,
   leftOut: readonly { id: string }[],
   report: ImportReport,
+  { told, stop }: Watched,
   transaction: Transaction,
 ): Promise<BatchTaker> {
   const unknown = new Set(leftOut.map(({ id }) => id));
@@ -180,6 +197,8 @@ export async function batchTaker(
     waiting = [];
   };
   const take = async (written: Batch, i: number): Promise<Problem | null> => {
+    stop?.throwIfAborted();
+    if (i % AT_ONCE === 0) told?.(i);
     let batch =
       written.againOf !== null && unknown.has(written.againOf) ? { ...written, againOf: null } : written;
     if (here.batches.has(batch.id)) {

@@ -1,60 +1,88 @@
 import { createWriteStream } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
+import type { IncomingMessage } from 'node:http';
 import os from 'node:os';
 import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { Router } from 'express';
-import { API, DocumentError } from '@ythrion/core';
+import { Router, type Request, type RequestHandler, type Response } from 'express';
+import { API, DocumentError, type LiveMessages } from '@ythrion/core';
+import { TooLarge } from '../refusals/refusals';
 import type { Storage } from '../storage/storage';
-import { exportDocument } from './exportDocument';
-import { importArchive } from './importArchive';
+import type { Exchange, Form } from './exchange';
 import { importDocument } from './importDocument';
-import { writeArchive } from './writeArchive';
 
-/** The largest archive that is taken in, bytes: decades of batches. */
-const LARGEST_ARCHIVE = 1_073_741_824;
+const MB = 1_048_576;
+/** The largest file that is taken in, MB: some years as one JSON text, decades as an archive. */
+const LARGEST: Record<Form, number> = { document: 32, archive: 1024 };
+
+/**
+ * Whether a body is JSON that is parsed as it arrives. A whole studio of some size is not: it is laid aside as a file and
+ * read where nobody waits for it.
+ */
+export function isReadAtOnce({ headers, ...request }: IncomingMessage): boolean {
+  const { originalUrl = '' } = request as Partial<Request>;
+  if (!/^application\/json\b/i.test(headers['content-type'] ?? '')) return false;
+  const small = Number(headers['content-length'] ?? Infinity) <= MB;
+  return small || originalUrl.split('?')[0] !== API.document;
+}
+
+/** Tells whoever listens how far the taking in is. */
+export type Telling = (said: LiveMessages['comingIn']) => void;
 
 /** All of the studio, out and in: as one open document, and as an archive of any size. */
-export function documentRoutes(storage: Storage): Router {
+export function documentRoutes(storage: Storage, exchange: Exchange, tell: Telling): Router {
   const router = Router();
-  router.get(API.document, async (_request, response) => {
-    response.attachment('studio.ythrion.json').json(await exportDocument(storage));
-  });
-  router.post(
-    API.document,
-    async (request, response) => void response.status(201).json(await importDocument(storage, request.body)),
-  );
-  router.get(API.archive, async (_request, response) => {
-    const archive = await writeArchive(storage);
-    response.attachment('studio.ythrion.zip');
-    // Whoever goes away in the middle is not told; what was opened is closed all the same.
-    await pipeline(archive.stream, response)
-      .catch(() => undefined)
-      .finally(archive.close);
+  const out =
+    (form: Form, name: string): RequestHandler =>
+    async (_request, response) => {
+      response.attachment(name);
+      // Whoever goes away in the middle is not told; for others, what was cut short must not look whole.
+      await exchange.out(form, response).catch((error: unknown) => {
+        if (response.headersSent) return void response.destroy();
+        response.removeHeader('Content-Disposition');
+        throw error;
+      });
+    };
+  const taken = async (form: Form, request: Request, response: Response): Promise<void> => {
+    const most = LARGEST[form] * MB;
+    if (Number(request.headers['content-length'] ?? 0) > most) throw new TooLarge(most);
+    const stop = new AbortController();
+    response.once('close', () => stop.abort(new Error('Whoever sent this went away.')));
+    const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-coming-in-'));
+    try {
+      const file = path.join(folder, 'studio');
+      await pipeline(request, notOver(most), createWriteStream(file));
+      const told = (batches: number): void => tell({ batches });
+      response.status(201).json(await exchange.in(form, file, { told, stop: stop.signal }));
+    } catch (error) {
+      if (!stop.signal.aborted) throw error;
+    } finally {
+      tell({ batches: null });
+      await rm(folder, { recursive: true, force: true });
+    }
+  };
+  router.get(API.document, out('document', 'studio.ythrion.json'));
+  router.get(API.archive, out('archive', 'studio.ythrion.zip'));
+  router.post(API.document, async (request, response) => {
+    if (request.body === undefined) await taken('document', request, response);
+    else response.status(201).json(await importDocument(storage, request.body));
   });
   router.post(API.archive, async (request, response) => {
     if (request.is('zip') === false)
       throw new DocumentError([{ field: '', message: 'An archive is sent as application/zip.' }]);
-    const folder = await mkdtemp(path.join(os.tmpdir(), 'ythrion-archive-'));
-    try {
-      const file = path.join(folder, 'studio.zip');
-      await pipeline(request, notOver(LARGEST_ARCHIVE), createWriteStream(file));
-      response.status(201).json(await importArchive(storage, file));
-    } finally {
-      await rm(folder, { recursive: true, force: true });
-    }
+    await taken('archive', request, response);
   });
   return router;
 }
 
-/** Lets so many bytes through. @throws DocumentError at the next */
+/** Lets so many bytes through. @throws TooLarge at the next */
 function notOver(most: number): Transform {
   let bytes = 0;
   return new Transform({
     transform(chunk: Buffer, _encoding, done) {
       bytes += chunk.length;
-      if (bytes > most) done(new DocumentError([{ field: '', message: 'This archive is over 1 GB.' }]));
+      if (bytes > most) done(new TooLarge(most));
       else done(null, chunk);
     },
   });

@@ -8,12 +8,12 @@ import { API, NOW_HEADER } from '@ythrion/core';
 import { ownPagesOnly } from '../access/ownPages';
 import { accessRoutes, type Access } from '../access/routes';
 import { safeHeaders } from '../access/safeHeaders';
+import { isReadAtOnce } from '../document/routes';
 import { readableAddress, readableTexts } from './readable';
 import { NotFound, refusals } from '../refusals/refusals';
 
 const ACCESS_LIMIT = '10kb';
 const JSON_LIMIT = '1mb';
-const DOCUMENT_LIMIT = '32mb';
 const REQUESTS_PER_MINUTE = 6000;
 
 /** One way into the studio. */
@@ -55,8 +55,7 @@ export function createApp(
   app.get(API.health, (_request, response) => void response.json({ ok: true }));
   app.use('/api/access', express.json({ limit: ACCESS_LIMIT }));
   app.use(accessRoutes(access, open));
-  app.use(API.document, express.json({ limit: DOCUMENT_LIMIT, strict: false }));
-  app.use('/api', express.json({ limit: JSON_LIMIT, strict: false }));
+  app.use('/api', express.json({ limit: JSON_LIMIT, strict: false, type: isReadAtOnce }));
   app.use('/api', readableTexts);
   app.use(studio);
   app.use('/api', () => {

@@ -3,7 +3,7 @@ import { request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { API, OWN_HEADER, seededStream, SHELF_RESOURCES } from '@ythrion/core';
-import { exportDocument } from '../document/exportDocument';
+import { wholeDocument } from '../../test/wholeDocument';
 import { eventOf, ticked } from '../../test/records';
 import { BASE, begin, DYE, JAR, RECIPE, testApp, testStudio, type TestStudio } from '../../test/studio';
 
@@ -257,7 +257,7 @@ const sendable = (address: string): string =>
   address.replaceAll(/[^\u0021-\u007e]/gu, (sign) => encodeURIComponent(/\p{Cs}/u.test(sign) ? '?' : sign));
 
 test(`${MANY} hostile requests over all routes: an answer each, never an error of ours, and nothing changes unasked`, async () => {
-  let before = JSON.stringify(await exportDocument(studio.storage));
+  let before = JSON.stringify(await wholeDocument(studio.storage));
   const statuses = new Map<number, number>();
   for (let i = 0; i < MANY; i += 1) {
     const method = chance(0.8) ? one(['GET', 'POST', 'PUT']) : one(METHODS);
@@ -281,7 +281,7 @@ test(`${MANY} hostile requests over all routes: an answer each, never an error o
     }
     const changing = got.status < 300 && method !== 'GET' && method !== 'HEAD';
     if (changing || i % 25 === 24 || i === MANY - 1) {
-      const after = JSON.stringify(await exportDocument(studio.storage));
+      const after = JSON.stringify(await wholeDocument(studio.storage));
       if (!changing && after !== before) throw new Error(`Something was changed by one of 25 up to ${what}`);
       before = after;
     }

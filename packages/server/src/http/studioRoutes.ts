@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { backupRoutes } from '../backup/routes';
 import { batchRoutes } from '../batches/routes';
 import { colorwayRoutes } from '../colorways/routes';
+import { exchangeHere, type Exchange } from '../document/exchange';
 import { documentRoutes } from '../document/routes';
 import { findRoutes } from '../find/routes';
 import { createGate } from '../gate/gate';
@@ -17,8 +18,13 @@ import type { Storage } from '../storage/storage';
  * Everything a studio can be asked for, behind whichever door. Every door leads to the same one, so that all hear of what
  * any of them changed.
  * @param copy how copies that are asked for are written; by this process itself when left out
+ * @param exchange how all of it goes out and in as one file; likewise
  */
-export function studioRoutes(storage: Storage, copy?: CopyFile): Router {
+export function studioRoutes(
+  storage: Storage,
+  copy?: CopyFile,
+  exchange: Exchange = exchangeHere(storage),
+): Router {
   const router = Router();
   const instruments = createInstruments(storage);
   router.use(instrumentRoutes(instruments));
@@ -32,7 +38,7 @@ export function studioRoutes(storage: Storage, copy?: CopyFile): Router {
     shelfRoutes(storage),
     colorwayRoutes(storage),
     batchRoutes(storage),
-    documentRoutes(storage),
+    documentRoutes(storage, exchange, (said) => hub.tell('comingIn', said)),
     findRoutes(storage),
   );
   return router;

@@ -76,8 +76,8 @@ export async function liveStream(
   const heart = setInterval(now, HEARTBEAT_MS);
   ends.push(
     () => clearInterval(heart),
-    hub.listen((path) => {
-      void catchUp().then(() => send('changed', { path }));
+    hub.listen((name, told) => {
+      void catchUp().then(() => send(name, told));
     }),
   );
   await catchUp();

@@ -39,6 +39,15 @@ export class TooOften extends Error {
   }
 }
 
+/** More was sent than is taken at once. */
+export class TooLarge extends Error {
+  override readonly name = 'TooLarge';
+  /** @param mostBytes what is taken */
+  constructor(mostBytes: number) {
+    super(`That is too large: at most ${Math.floor(mostBytes / 1_048_576)} MB can be sent at once.`);
+  }
+}
+
 /** A batch whose record is in the file but cannot be read. Named, so that the rest can go on without it. */
 export class DamagedRecord extends Error {
   override readonly name = 'DamagedRecord';
@@ -75,6 +84,7 @@ function refusalOf(error: unknown): { status: number; refusal: Refusal } {
   if (error instanceof Forbidden) return { status: 403, refusal: { message: error.message, problems: [] } };
   if (error instanceof NotSignedIn) return { status: 401, refusal: { message: error.message, problems: [] } };
   if (error instanceof TooOften) return { status: 429, refusal: { message: error.message, problems: [] } };
+  if (error instanceof TooLarge) return { status: 413, refusal: { message: error.message, problems: [] } };
   if (error instanceof SequelizeValidation)
     return refused(
       409,
@@ -84,14 +94,7 @@ function refusalOf(error: unknown): { status: number; refusal: Refusal } {
     return { status: 409, refusal: { message: error.message, problems: [] } };
   if (isFull(error)) return { status: 507, refusal: { message: FULL, problems: [] } };
   const parse = error as { type?: string; limit?: number; status?: number };
-  if (parse.type === 'entity.too.large')
-    return {
-      status: 413,
-      refusal: {
-        message: `That is too large: at most ${Math.floor((parse.limit ?? 0) / 1_048_576)} MB can be sent at once.`,
-        problems: [],
-      },
-    };
+  if (parse.type === 'entity.too.large') return refusalOf(new TooLarge(parse.limit ?? 0));
   if (parse.type === 'entity.parse.failed')
     return { status: 400, refusal: { message: 'That is not JSON: it cannot be read.', problems: [] } };
   if (parse.status !== undefined && parse.status >= 400 && parse.status < 500)
@@ -106,7 +109,7 @@ const FULL =
   'The disk is full: this was not kept. Make room on the disk the studio lies on, then send it again.';
 
 /** SQLite's own word for a disk with no room left, however deep sequelize has wrapped it. */
-function isFull(error: unknown): boolean {
+export function isFull(error: unknown): boolean {
   for (let cause: unknown = error; typeof cause === 'object' && cause !== null;) {
     const { code, parent, cause: next } = cause as { code?: string; parent?: unknown; cause?: unknown };
     if (code === 'SQLITE_FULL' || code === 'ENOSPC') return true;

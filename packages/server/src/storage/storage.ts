@@ -14,6 +14,8 @@ export interface Storage {
    * WAL with synchronous=FULL flushes before a commit is acknowledged.
    */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /** Lets another process write: does `work` after every earlier write and before every later one. */
+  byAnother<T>(work: () => Promise<T>): Promise<T>;
   /** Closes the file, does `work`, and opens whatever file stands there then. Nobody else may be at it meanwhile. */
   whileClosed<T>(work: () => Promise<T>): Promise<T>;
   close(): Promise<void>;
@@ -24,6 +26,11 @@ export async function connect(file: string): Promise<Storage> {
   let open = await opened(file);
   let last: Promise<unknown> = Promise.resolve();
   let closed = false;
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const next = last.then(work);
+    last = next.catch(() => undefined);
+    return next;
+  };
   return {
     folder: path.dirname(file),
     get sequelize() {
@@ -32,11 +39,8 @@ export async function connect(file: string): Promise<Storage> {
     get models() {
       return open.models;
     },
-    write(work) {
-      const next = last.then(() => open.sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work));
-      last = next.catch(() => undefined);
-      return next;
-    },
+    write: (work) => inTurn(() => open.sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work)),
+    byAnother: inTurn,
     async whileClosed(work) {
       await last;
       await open.sequelize.close();

@@ -36,9 +36,17 @@ export const ask = <T>(
     }),
   });
 
-/** Hands a file to the server as it is, however long that takes. @throws Refused, or another error when it cannot be reached */
-export const hand = <T>(path: string, file: Blob, type: string): Promise<T> =>
-  send<T>(path, { method: 'POST', headers: { [OWN_HEADER]: '1', 'Content-Type': type }, body: file });
+/**
+ * Hands a file to the server as it is, however long that takes.
+ * @throws Refused, the reason it was stopped for, or another error when the server cannot be reached
+ */
+export const hand = <T>(path: string, file: Blob, type: string, stop: AbortSignal): Promise<T> =>
+  send<T>(path, {
+    method: 'POST',
+    headers: { [OWN_HEADER]: '1', 'Content-Type': type },
+    body: file,
+    signal: stop,
+  });
 
 async function send<T>(path: string, request: RequestInit): Promise<T> {
   const sentAtMs = Date.now();

@@ -7,6 +7,7 @@ export interface LiveTold {
   opened: (missed: boolean) => void;
   arrival: (message: LiveMessages['arrival']) => void;
   changed: (message: LiveMessages['changed']) => void;
+  comingIn: (message: LiveMessages['comingIn']) => void;
   restart: () => void;
   /** The server would not let the stream go on. */
   turnedAway: () => void;
@@ -86,6 +87,7 @@ class Live {
     this.on(source, 'now', () => undefined);
     this.on(source, 'arrival', (message) => this.told?.arrival(message));
     this.on(source, 'changed', (message) => this.told?.changed(message));
+    this.on(source, 'comingIn', (message) => this.told?.comingIn(message));
     this.on(source, 'restart', () => this.told?.restart());
     this.on(source, 'reading', ({ instrument, reading }) => {
       for (const show of this.instruments.get(instrument) ?? []) show(reading);

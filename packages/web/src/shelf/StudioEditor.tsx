@@ -1,15 +1,15 @@
-import { useRef } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Controller } from 'react-hook-form';
-import { API, studioSchema, type Studio } from '@ythrion/core';
+import { studioSchema, type Studio } from '@ythrion/core';
 import { saidOf } from '../api/client';
-import { usePutStudio, useTakeIn } from '../studio/queries';
+import { usePutStudio } from '../studio/queries';
 import { CopiesPanel } from './CopiesPanel';
 import { DevicesPanel } from './DevicesPanel';
+import { OneFilePanel } from './OneFilePanel';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
@@ -20,12 +20,10 @@ const SPOONS = [
   { value: 'AU', label: 'Australian: teaspoon 5, tablespoon 20, cup 250 mL' },
 ];
 
-/** What holds for the whole studio, and taking all of it out or in as one open document. */
+/** What holds for the whole studio, its devices, its copies, and all of it as one file. */
 export function StudioEditor({ studio }: { studio: Studio }) {
   const { control, read } = useShelfForm<Studio>(studioSchema, studio);
   const put = usePutStudio();
-  const take = useTakeIn();
-  const file = useRef<HTMLInputElement>(null);
   const save = async (): Promise<void> => {
     const value = await read();
     if (!value) return;
@@ -33,15 +31,6 @@ export function StudioEditor({ studio }: { studio: Studio }) {
       .mutateAsync(value)
       .then(() => say('Kept.'))
       .catch((error: unknown) => say(saidOf(error)));
-  };
-  const takeIn = async (chosen: File | undefined): Promise<void> => {
-    if (!chosen) return;
-    try {
-      const report = await take.mutateAsync(chosen);
-      say(`Taken in: ${report.added} new, ${report.unchanged} already here.`);
-    } catch (error) {
-      say(`Nothing was taken in. ${saidOf(error)}`);
-    }
   };
   return (
     <Box sx={{ display: 'grid', gap: 3, maxWidth: 620 }}>
@@ -85,32 +74,7 @@ export function StudioEditor({ studio }: { studio: Studio }) {
       </Box>
       <DevicesPanel />
       <CopiesPanel />
-      <Box sx={{ display: 'grid', gap: 1 }}>
-        <Typography variant="h2">All of it as one file</Typography>
-        <Typography variant="body2">
-          A zip with every dye, jar, base, pot, colorway and batch as open JSON, one on a line. Taking one in
-          (or a single JSON document) is all or nothing and never rewrites a record.
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button component="a" href={API.archive} download variant="outlined">
-            Take out
-          </Button>
-          <Button variant="outlined" disabled={take.isPending} onClick={() => file.current?.click()}>
-            {take.isPending ? 'Taking it in …' : 'Take in …'}
-          </Button>
-          <input
-            ref={file}
-            type="file"
-            accept="application/zip,.zip,application/json,.json"
-            hidden
-            aria-label="File to take in"
-            onChange={(event) => {
-              void takeIn(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </Box>
-      </Box>
+      <OneFilePanel />
     </Box>
   );
 }

@@ -14,6 +14,7 @@ export function followStudio(queries: QueryClient): void {
     },
     arrival: (arrival) => take(queries, arrival),
     changed: ({ path }) => void anew(queries, path),
+    comingIn: (message) => queries.setQueryData(KEYS.comingIn, message),
     turnedAway: () => void queries.invalidateQueries({ queryKey: ACCESS_KEY }),
     restart: () => void outbox.forgetKnown().then(() => queries.invalidateQueries()),
   });

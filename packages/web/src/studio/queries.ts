@@ -27,7 +27,7 @@ import {
   type Studio,
   type StudioDocument,
 } from '@ythrion/core';
-import { ask, hand, Refused } from '../api/client';
+import { ask, Refused } from '../api/client';
 import { outbox } from '../outbox/thisDevice';
 import { withHeard } from '../outbox/withHeard';
 import { shelfNow } from './shelfNow';
@@ -38,6 +38,7 @@ export const KEYS = {
   batches: ['batches'],
   running: ['running'],
   copies: ['copies'],
+  comingIn: ['coming in'],
 } as const;
 
 /** A lost answer is asked again, under the same id; a refusal is not. */
@@ -151,18 +152,6 @@ export function useImportDocument() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (document: StudioDocument) => ask<ImportReport>(API.document, 'POST', document),
-    onSuccess: () => queries.invalidateQueries(),
-  });
-}
-
-/** Takes a file of a whole studio in: an archive, or one JSON document. */
-export function useTakeIn() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: (file: File) =>
-      file.name.toLowerCase().endsWith('.zip')
-        ? hand<ImportReport>(API.archive, file, 'application/zip')
-        : hand<ImportReport>(API.document, file, 'application/json'),
     onSuccess: () => queries.invalidateQueries(),
   });
 }
