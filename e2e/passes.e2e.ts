@@ -30,16 +30,35 @@ test('four passes read without opening anything, and are moved by key, doubled a
   await expect(page.getByText('2 dyes, 0.2 %, immersion, acid when warm, 15 min at 80 °C')).toBeVisible();
   await expect(page.getByText(/Strike Black, 0\.05 %, sprinkle, acid with the powder/)).toBeVisible();
   expect(await titles(page)).toEqual(FOUR);
-  await test.step('by the keyboard on its handle', async () => {
-    await page.getByRole('button', { name: 'Move Pass 4, sprinkle' }).focus();
+  const order = page.getByRole('region', { name: 'Order of the passes' });
+  const swapped = [...FOUR.slice(0, 2), 'Pass 3, sprinkle', 'Pass 4, section painting'];
+  await test.step('by the keyboard, beginning with the one that is to be moved', async () => {
+    await page.getByRole('button', { name: 'Move Pass 4, sprinkle' }).click();
+    await expect(order.getByRole('button', { name: 'Move Pass 4, sprinkle' })).toBeFocused();
     await page.keyboard.press('Space');
     await page.waitForTimeout(200);
     await page.keyboard.press('ArrowUp');
     await page.waitForTimeout(300);
     await page.keyboard.press('Space');
-    await expect
-      .poll(() => titles(page))
-      .toEqual([...FOUR.slice(0, 2), 'Pass 3, sprinkle', 'Pass 4, section painting']);
+    await expect(order.getByRole('button', { name: 'Move Pass 3, sprinkle' })).toBeVisible();
+    await order.getByRole('button', { name: 'Done' }).click();
+    await expect.poll(() => titles(page)).toEqual(swapped);
+  });
+  await test.step('by hand; Escape ends it as Done does', async () => {
+    await page.getByRole('button', { name: 'Move Pass 3, sprinkle' }).click();
+    const from = await order.getByRole('button', { name: 'Move Pass 3, sprinkle' }).boundingBox();
+    const to = await order.getByRole('button', { name: 'Move Pass 4, section painting' }).boundingBox();
+    if (!from || !to) throw new Error('The passes are not on the screen.');
+    await page.mouse.move(from.x + 60, from.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 60, from.y + 40, { steps: 4 });
+    await page.mouse.move(from.x + 60, to.y + 30, { steps: 8 });
+    await page.mouse.up();
+    await expect(order.getByRole('button', { name: 'Move Pass 4, sprinkle' })).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect.poll(() => titles(page)).toEqual(FOUR);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect.poll(() => titles(page)).toEqual(swapped);
   });
   await test.step('undo and redo, by button and by key', async () => {
     await page.getByRole('button', { name: 'Undo' }).click();

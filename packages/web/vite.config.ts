@@ -42,21 +42,8 @@ export default defineConfig({
     target: 'es2022',
     sourcemap: false,
     chunkSizeWarningLimit: 1600,
-    // What most screens share packs better in two files than in sixty.
-    rolldownOptions: {
-      output: {
-        codeSplitting: {
-          groups: [
-            { name: 'core', test: /packages.core/, minShareCount: 10 },
-            {
-              name: 'ui',
-              test: /node_modules.(@mui.(material|system|utils|styled-engine)|@emotion)/,
-              minShareCount: 10,
-            },
-          ],
-        },
-      },
-    },
+    // What most screens share packs better in one file than in sixty.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 8 }] } } },
   },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YTHRION_SERVER ?? 4780}` } },
 });

@@ -8,6 +8,8 @@ import type { Storage } from '../storage/storage';
 export interface RecordTexts {
   row: RecordRow;
   events: readonly string[];
+  /** Whether each of them is JSON from its beginning to its end. */
+  whole: boolean;
 }
 
 interface RecordRow {
@@ -40,9 +42,7 @@ export async function runningBatches(storage: Storage): Promise<Batch[]> {
     `${RECORDS} WHERE b.closed_at IS NULL ORDER BY b.started_at`,
     [],
   );
-  const all = await Promise.all(
-    rows.map(async (row) => readable({ row, events: await eventTexts(storage, row.id) })),
-  );
+  const all = await Promise.all(rows.map(async (row) => readable(row, await eventTexts(storage, row.id))));
   return all.flatMap(({ batch }) => batch ?? []);
 }
 
@@ -61,39 +61,47 @@ export type Select = <T extends object>(sql: string, values: unknown[]) => Promi
 /** Every batch, oldest first; those that cannot be read among them, named. */
 export async function* everyBatch(storage: Pick<Storage, 'sequelize'>): AsyncGenerator<ReadRecord> {
   const asked: Select = (sql, values) => select(storage, sql, values);
-  for await (const some of everyRecord(asked)) for (const record of some) yield readable(record);
+  for await (const some of everyRecord(asked))
+    for (const { row, events } of some) yield readable(row, events);
 }
 
 /** Every batch as its texts stand in the file, oldest first, some at a time. */
 export async function* everyRecord(asked: Select): AsyncGenerator<RecordTexts[]> {
   let last = { startedAt: '', id: '' };
   for (;;) {
-    const rows = await asked<RecordRow>(
-      `${RECORDS} WHERE (b.started_at, b.id) > (?, ?) ORDER BY b.started_at, b.id LIMIT ${AT_ONCE}`,
+    const rows = await asked<RecordRow & { whole: 0 | 1 | null }>(
+      `SELECT r.*, json_valid(formulation) AND json_valid(card) AS whole FROM (${RECORDS}) r
+       WHERE (startedAt, id) > (?, ?) ORDER BY startedAt, id LIMIT ${AT_ONCE}`,
       [last.startedAt, last.id],
     );
     const next = rows.at(-1);
     if (!next) return;
     last = next;
-    const events = new Map(rows.map(({ id }) => [id, [] as string[]]));
-    const found = await asked<{ batchId: string; body: string }>(
-      `SELECT batch_id AS batchId, body FROM events
+    const found = await asked<{ batchId: string; body: string; whole: 0 | 1 }>(
+      `SELECT batch_id AS batchId, body, json_valid(body) AS whole FROM events
        WHERE batch_id IN (SELECT value FROM json_each(?)) ORDER BY batch_id, seq`,
-      [JSON.stringify([...events.keys()])],
+      [JSON.stringify(rows.map(({ id }) => id))],
     );
-    for (const { batchId, body } of found) events.get(batchId)?.push(body);
-    yield rows.map((row) => ({ row, events: events.get(row.id) ?? [] }));
+    const records = rows.map(({ whole, ...row }) => ({ row, events: [] as string[], whole: whole === 1 }));
+    const byId = new Map(records.map((record) => [record.row.id, record]));
+    for (const { batchId, body, whole } of found) {
+      const record = byId.get(batchId);
+      if (!record) continue;
+      record.events.push(body);
+      record.whole &&= whole === 1;
+    }
+    yield records;
   }
 }
 
-/** A batch as the one text of an open document. What was written is not written anew, so it is quick. */
+/** A batch, all of it whole, as the one text of an open document. What was written is not written anew, so it is quick. */
 export function textOf({ row: { formulation, card, ...row }, events }: RecordTexts): string {
   const text = `${JSON.stringify(row).slice(0, -1)},"formulation":${formulation},"card":${card},"events":[${events.join()}]}`;
   return text.includes('\n') ? JSON.stringify(JSON.parse(text)) : text;
 }
 
 /** Reads a record, or says why it cannot be read. */
-export function readable({ row, events }: RecordTexts): ReadRecord {
+function readable(row: RecordRow, events: readonly string[]): ReadRecord {
   try {
     return { batch: toBatch(row, events), damaged: null };
   } catch (error) {

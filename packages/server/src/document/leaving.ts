@@ -1,5 +1,5 @@
 import { DOCUMENT_VERSION, type StudioDocument } from '@ythrion/core';
-import { everyRecord, readable, textOf } from '../batches/read';
+import { everyRecord, textOf } from '../batches/read';
 import { allVersions } from '../colorways/store';
 import { list, readStudio } from '../shelf/store';
 import { studioFile } from '../storage/dataFolder';
@@ -22,7 +22,10 @@ export interface Leaving {
 export interface Moment {
   head: { format: 'ythrion'; version: number; studio: StudioDocument['studio'] };
   lists: ReadonlyMap<string, readonly unknown[]>;
-  /** Every batch as JSON, oldest first, some at a time; those that cannot be read go to `leftOut`. */
+  /**
+   * Every batch as JSON, oldest first, some at a time. Those that are torn go to `leftOut`; whether the others fit their
+   * schema is for whoever takes them in: what does not is better out and named there than lost.
+   */
   batches: () => AsyncGenerator<string[]>;
   leftOut: LeftOut;
   close: () => Promise<void>;
@@ -45,9 +48,9 @@ export async function momentOf(storage: Storage): Promise<Moment> {
       async *batches() {
         for await (const some of everyRecord((sql, values) => file.all(sql, values)))
           yield some.flatMap((record) => {
-            const { damaged } = readable(record);
-            if (damaged) leftOut.push({ ...damaged.batch, why: damaged.why });
-            return damaged ? [] : textOf(record);
+            const { id, code, name } = record.row;
+            if (!record.whole) leftOut.push({ id, code, name, why: 'it is torn' });
+            return record.whole ? textOf(record) : [];
           });
       },
       close: () => file.close(),

@@ -1,40 +1,20 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
-import { doubtsOf, doubtWords, type Batch, type Reading } from '@ythrion/core';
+import { lazy, Suspense } from 'react';
+import { doubtsOf, type Batch, type Reading } from '@ythrion/core';
 import type { Recorder } from './useRecord';
 
-/** Entries of which only the dyer knows whether they are to count, one tap each; nothing where there are none. */
-export function Doubts({ batch, reading, recorder }: { batch: Batch; reading: Reading; recorder: Recorder }) {
-  const doubts = doubtsOf(batch);
-  if (doubts.length === 0) return null;
-  return (
-    <Box component="section" aria-label="Does it count?" sx={{ px: { xs: 1.5, sm: 2 }, py: 1 }}>
-      {doubts.map((doubt) => {
-        const { title, detail, answers } = doubtWords(doubt, reading);
-        return (
-          <Box
-            key={doubt.events[0].id}
-            sx={{ borderLeft: 4, borderColor: 'text.primary', pl: 1.5, py: 0.5, mb: 1 }}
-          >
-            <Typography sx={{ fontWeight: 700 }}>{title}</Typography>
-            <Typography variant="body2">{detail}</Typography>
-            <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 0.5 }}>
-              {answers.map(({ word, events }) => (
-                <Button
-                  key={word}
-                  variant="outlined"
-                  size="large"
-                  aria-label={`${title}: ${word}`}
-                  onClick={() => void recorder.recordAll(events)}
-                >
-                  {word}
-                </Button>
-              ))}
-            </Box>
-          </Box>
-        );
-      })}
-    </Box>
+const DoubtList = lazy(async () => ({ default: (await import('./DoubtList')).DoubtList }));
+
+export interface DoubtsProps {
+  batch: Batch;
+  reading: Reading;
+  recorder: Recorder;
+}
+
+/** Entries of which only the dyer knows whether they are to count; nothing where there are none. */
+export function Doubts(props: DoubtsProps) {
+  return doubtsOf(props.batch).length === 0 ? null : (
+    <Suspense>
+      <DoubtList {...props} />
+    </Suspense>
   );
 }

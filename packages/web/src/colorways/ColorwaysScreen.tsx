@@ -2,14 +2,13 @@ import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { formatAmount, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
 import { useColorways, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
+import { Tick } from '../parts/Tick';
 import { planOrWhy } from './usePlan';
 
 /** Every colorway as its yarn, with what it is made of in words. */
@@ -29,9 +28,10 @@ export function ColorwaysScreen() {
           New colorway
         </Button>
         {retired > 0 && (
-          <FormControlLabel
-            control={<Switch checked={showRetired} onChange={(_, on) => setShowRetired(on)} />}
+          <Tick
             label={`Show ${retired} retired`}
+            checked={showRetired}
+            onChange={(on) => setShowRetired(on)}
           />
         )}
       </Box>

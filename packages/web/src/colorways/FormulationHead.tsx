@@ -1,9 +1,6 @@
-import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
@@ -19,6 +16,8 @@ import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../studio/queries';
 import { Choice } from '../parts/Choice';
+import { MoreButton } from '../parts/MoreButton';
+import type { MenuWord } from '../parts/WordMenu';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';
 
@@ -180,11 +179,6 @@ interface HeadBarProps {
 
 /** Undo and redo at hand, the rarer tools one tap further. */
 function HeadBar({ draft, plan, formulation, panel, onPanel, versions }: HeadBarProps) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const choose = (work: () => void) => (): void => {
-    setAnchor(null);
-    work();
-  };
   const sheet = async (): Promise<void> => {
     try {
       const { printRunSheet } = await import('./printRunSheet');
@@ -193,13 +187,11 @@ function HeadBar({ draft, plan, formulation, panel, onPanel, versions }: HeadBar
       say('The run sheet could not be made. Nothing was changed.');
     }
   };
-  const tools: [string, () => void][] = [
-    ['Size and depth', () => onPanel('size')],
-    ...(versions.length > 0
-      ? ([['Compare versions', () => onPanel('compare')]] as [string, () => void][])
-      : []),
-    ['Old note', () => onPanel('note')],
-    ['Run sheet, PDF', () => void sheet()],
+  const tools: MenuWord[] = [
+    { word: 'Size and depth', work: () => onPanel('size') },
+    ...(versions.length > 0 ? [{ word: 'Compare versions', work: () => onPanel('compare') }] : []),
+    { word: 'Old note', work: () => onPanel('note') },
+    { word: 'Run sheet, PDF', work: () => void sheet() },
   ];
   return (
     <>
@@ -209,20 +201,11 @@ function HeadBar({ draft, plan, formulation, panel, onPanel, versions }: HeadBar
       <Button disabled={!draft.redo} onClick={() => draft.redo?.()} sx={{ minWidth: 0, px: 1 }}>
         Redo
       </Button>
-      <Button
-        aria-haspopup="menu"
-        aria-expanded={panel !== null}
-        onClick={(event) => (panel === null ? setAnchor(event.currentTarget) : onPanel(panel))}
-      >
-        {panel === null ? 'Tools' : 'Close'}
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {tools.map(([word, work]) => (
-          <MenuItem key={word} onClick={choose(work)} sx={{ minHeight: 44 }}>
-            {word}
-          </MenuItem>
-        ))}
-      </Menu>
+      {panel === null ? (
+        <MoreButton word="Tools" items={tools} />
+      ) : (
+        <Button onClick={() => onPanel(panel)}>Close</Button>
+      )}
     </>
   );
 }

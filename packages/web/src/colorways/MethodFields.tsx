@@ -1,10 +1,12 @@
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import type { Pass, PassMethod, QuantityKindName, ShelfResponse } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { QuantityField } from '../parts/QuantityField';
-import { OwnSteps } from './OwnSteps';
+import { Waiting } from '../parts/Waiting';
 import type { Draft } from './useDraft';
+
+const OwnSteps = lazy(async () => ({ default: (await import('./OwnSteps')).OwnSteps }));
 
 /** Just the settings that the way of this pass needs; nothing for those that need none. */
 export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
@@ -132,7 +134,11 @@ export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass;
         </Fields>
       );
     case 'own way':
-      return <OwnSteps draft={draft} pass={pass} method={method} shelf={shelf} />;
+      return (
+        <Suspense fallback={<Waiting />}>
+          <OwnSteps draft={draft} pass={pass} method={method} shelf={shelf} />
+        </Suspense>
+      );
     case 'blank painting':
       return (
         <Fields>

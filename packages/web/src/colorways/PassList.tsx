@@ -1,17 +1,12 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { Formulation, Plan, ShelfResponse } from '@ythrion/core';
+import { lazy, Suspense, useState } from 'react';
+import Box from '@mui/material/Box';
+import { passSentence, type Formulation, type Plan, type ShelfResponse } from '@ythrion/core';
+import { Waiting } from '../parts/Waiting';
 import { PassStage } from './PassStage';
 import type { PassActions } from './usePassActions';
 import type { Draft } from './useDraft';
+
+const PassOrder = lazy(async () => ({ default: (await import('./PassOrder')).PassOrder }));
 
 export interface PassListProps {
   draft: Draft;
@@ -24,33 +19,40 @@ export interface PassListProps {
   actions: PassActions;
 }
 
-/** The passes in order; any of them can be dragged, by hand or with the keyboard, to another place. */
-export function PassList({ draft, isOpen, onFold, actions, ...rest }: PassListProps) {
+/** The passes in order; while one is being moved, each is a sentence that can be dragged to another place. */
+export function PassList({ draft, isOpen, onFold, actions, plan, ...rest }: PassListProps) {
   const { passes } = draft.colorway.recipe;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const dropped = ({ active, over }: DragEndEvent): void => {
-    const at = (id: unknown): number => passes.findIndex((pass) => pass.id === id);
-    if (over && active.id !== over.id) actions.move(at(active.id), at(over.id));
-  };
+  const [moving, setMoving] = useState<string | null>(null);
+  const ordered = passes.flatMap((pass, index) => {
+    const planned = plan.passes.find(({ id }) => id === pass.id);
+    return planned
+      ? { id: pass.id, title: `Pass ${index + 1}, ${planned.title}`, sentence: passSentence(pass, planned) }
+      : [];
+  });
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={dropped}>
-      <SortableContext items={passes.map((pass) => pass.id)} strategy={verticalListSortingStrategy}>
+    <>
+      {moving !== null && (
+        <Suspense fallback={<Waiting />}>
+          <PassOrder passes={ordered} first={moving} onMove={actions.move} onDone={() => setMoving(null)} />
+        </Suspense>
+      )}
+      {/* Kept while the order is changed: what is typed in them and does not read yet stays. */}
+      <Box hidden={moving !== null}>
         {passes.map((pass, index) => (
           <PassStage
             key={pass.id}
             draft={draft}
             pass={pass}
             index={index}
+            plan={plan}
             open={isOpen(pass.id)}
             onFold={() => onFold(pass.id)}
+            onMove={() => setMoving(pass.id)}
             actions={actions}
             {...rest}
           />
         ))}
-      </SortableContext>
-    </DndContext>
+      </Box>
+    </>
   );
 }

@@ -1,10 +1,6 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Menu from '@mui/material/Menu';
-import MenuItem from '@mui/material/MenuItem';
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import {
   methodFacts,
   passSentence,
@@ -19,13 +15,17 @@ import {
   spoken,
 } from '@ythrion/core';
 import { Hank } from '../parts/Hank';
+import { MoreButton } from '../parts/MoreButton';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
+import type { MenuWord } from '../parts/WordMenu';
+import { Waiting } from '../parts/Waiting';
 import { YarnStage } from '../parts/YarnStage';
-import { FromColor } from './FromColor';
 import { FoldedPours, passRows } from './passRows';
 import type { PassActions } from './usePassActions';
 import type { Draft } from './useDraft';
+
+const FromColor = lazy(async () => ({ default: (await import('./FromColor')).FromColor }));
 
 export interface PassStageProps {
   draft: Draft;
@@ -37,15 +37,14 @@ export interface PassStageProps {
   seed: string;
   open: boolean;
   onFold: () => void;
+  /** Puts the passes in another order, beginning with this one. */
+  onMove: () => void;
   actions: PassActions;
 }
 
-/** A pass on the yarn's way: open with all that is decided, or folded to one sentence; dragged by its handle. */
+/** A pass on the yarn's way: open with all that is decided, or folded to one sentence. */
 export function PassStage(props: PassStageProps) {
-  const { draft, pass, index, plan, formulation, shelf, seed, open, onFold } = props;
-  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition } = useSortable({
-    id: pass.id,
-  });
+  const { draft, pass, index, plan, formulation, shelf, seed, open, onFold, onMove } = props;
   const [fromColor, setFromColor] = useState(false);
   const planned = plan.passes.find((candidate) => candidate.id === pass.id);
   if (!planned) return null;
@@ -54,88 +53,79 @@ export function PassStage(props: PassStageProps) {
   const title = `Pass ${index + 1}, ${planned.title}`;
   const blocking = plan.notices.filter((notice) => notice.passId === pass.id && notice.blocks);
   return (
-    <Box
-      ref={setNodeRef}
-      sx={{ transform: CSS.Translate.toString(transform), transition, bgcolor: 'background.default' }}
-    >
-      <YarnStage
-        title={title}
-        lead={
-          many && (
-            <Button
-              ref={setActivatorNodeRef}
-              {...attributes}
-              {...listeners}
-              aria-label={`Move ${title}`}
-              sx={{ minWidth: 44, px: 0.5, cursor: 'grab', touchAction: 'none', my: '-6px' }}
-            >
-              Move
-            </Button>
-          )
-        }
-        summary={open ? `${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}` : null}
-        action={
-          <PassBar
-            {...props}
-            title={title}
-            many={many}
-            onFromColor={() => setFromColor(!fromColor)}
-            fromColor={fromColor}
-          />
-        }
-        yarn={
-          <Hank
-            {...(look && { look })}
-            seed={`${seed}-${pass.id}`}
-            label={`The goods after pass ${index + 1}, an estimate`}
-            width={open ? 124 : 92}
-            height={open ? 150 : 92}
-          />
-        }
-        rows={
-          open
-            ? [
-                ...(fromColor
-                  ? [
-                      {
-                        key: 'from color',
-                        left: (
+    <YarnStage
+      title={title}
+      lead={
+        many && (
+          <Button onClick={onMove} aria-label={`Move ${title}`} sx={{ minWidth: 44, px: 0.5, my: '-6px' }}>
+            Move
+          </Button>
+        )
+      }
+      summary={open ? `${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}` : null}
+      action={
+        <PassBar
+          {...props}
+          title={title}
+          many={many}
+          onFromColor={() => setFromColor(!fromColor)}
+          fromColor={fromColor}
+        />
+      }
+      yarn={
+        <Hank
+          {...(look && { look })}
+          seed={`${seed}-${pass.id}`}
+          label={`The goods after pass ${index + 1}, an estimate`}
+          width={open ? 124 : 92}
+          height={open ? 150 : 92}
+        />
+      }
+      rows={
+        open
+          ? [
+              ...(fromColor
+                ? [
+                    {
+                      key: 'from color',
+                      left: (
+                        <Suspense fallback={<Waiting />}>
                           <FromColor
                             draft={draft}
                             pass={pass}
                             shelf={shelf}
                             onDone={() => setFromColor(false)}
                           />
-                        ),
-                        right: null,
-                      },
-                    ]
-                  : []),
-                ...passRows({ draft, pass, planned, plan, formulation, shelf, index }),
-              ]
-            : [
-                {
-                  key: 'folded',
-                  left: (
-                    <Button
-                      onClick={onFold}
-                      aria-label={`Open ${title}`}
-                      sx={{ justifyContent: 'flex-start', textAlign: 'left', fontWeight: 400, px: 0.5 }}
-                    >
-                      {passSentence(pass, planned)}
-                    </Button>
-                  ),
-                  right: (
-                    <>
-                      <FoldedPours planned={planned} />
-                      <Notices notices={blocking.map(spoken)} />
-                    </>
-                  ),
-                },
-              ]
-        }
-      />
-    </Box>
+                        </Suspense>
+                      ),
+                      right: null,
+                    },
+                  ]
+                : []),
+              ...passRows({ draft, pass, planned, plan, formulation, shelf, index }),
+            ]
+          : [
+              {
+                key: 'folded',
+                left: (
+                  <Button
+                    onClick={onFold}
+                    aria-label={`Open ${title}`}
+                    sx={{ justifyContent: 'flex-start', textAlign: 'left', fontWeight: 400, px: 0.5 }}
+                  >
+                    {passSentence(pass, planned)}
+                  </Button>
+                ),
+                right: (
+                  <>
+                    <FoldedPours planned={planned} />
+                    <Notices notices={blocking.map(spoken)} />
+                  </>
+                ),
+              },
+            ]
+      }
+    />
   );
 }
 
@@ -149,11 +139,6 @@ interface PassBarProps extends PassStageProps {
 /** What can be done with a pass: the usual additions in one tap, the rest one tap further. */
 function PassBar(props: PassBarProps) {
   const { draft, pass, index, shelf, open, onFold, actions, title, many, fromColor, onFromColor } = props;
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const close = (work: () => void) => (): void => {
-    setAnchor(null);
-    work();
-  };
   const last = draft.colorway.recipe.passes.length - 1;
   const sections = sectionsOf(pass.method);
   const addDye = (): void => {
@@ -176,11 +161,7 @@ function PassBar(props: PassBarProps) {
         { ...(acids.at(-1) ?? QUICK_ACIDS.vinegar), id: newId(), when: 'last' } satisfies AcidDose,
       ],
     }));
-  const item = (word: string, work: () => void, off = false) => (
-    <MenuItem key={word} onClick={close(work)} disabled={off} sx={{ minHeight: 44 }}>
-      {word}
-    </MenuItem>
-  );
+  const item = (word: string, work: () => void, off = false): MenuWord => ({ word, work, off });
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
       {open && sections.length === 0 && <Button onClick={addDye}>Add a dye</Button>}
@@ -201,15 +182,9 @@ function PassBar(props: PassBarProps) {
           {open ? 'Fold' : 'Open'}
         </Button>
       )}
-      <Button
-        aria-haspopup="menu"
-        aria-label={`More for ${title}`}
-        onClick={(event) => setAnchor(event.currentTarget)}
-      >
-        More
-      </Button>
-      <Menu anchorEl={anchor} open={anchor !== null} onClose={() => setAnchor(null)}>
-        {[
+      <MoreButton
+        label={`More for ${title}`}
+        items={[
           ...(open
             ? [
                 item(
@@ -229,7 +204,7 @@ function PassBar(props: PassBarProps) {
           item('Keep as a pattern', () => actions.keepPattern(pass)),
           item('Leave this pass out', () => actions.remove(pass), !many),
         ]}
-      </Menu>
+      />
     </Box>
   );
 }

@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import {
   fiberWords,
@@ -20,6 +18,7 @@ import { FigureText } from '../parts/FigureText';
 import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import type { StageRow } from '../parts/YarnStage';
+import { Tick } from '../parts/Tick';
 import type { Draft } from './useDraft';
 
 /** Goods as count × base × put-up or as weighed, and what they weigh. */
@@ -184,9 +183,10 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
             )}
           </Box>
           {recipe.goods.length > 1 && (
-            <FormControlLabel
-              control={<Switch checked={line.catchUp} onChange={(_, catchUp) => set({ catchUp })} />}
+            <Tick
               label="Catch-up"
+              checked={line.catchUp}
+              onChange={(catchUp) => set({ catchUp })}
               title="Goes in last to catch what is left; not counted in the depth"
             />
           )}

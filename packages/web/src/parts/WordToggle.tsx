@@ -1,5 +1,5 @@
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 
 export interface WordToggleProps<T extends string> {
   label: string;
@@ -11,22 +11,25 @@ export interface WordToggleProps<T extends string> {
 /** One of a few words, each large enough for a wet thumb. */
 export function WordToggle<T extends string>({ label, value, words, onChange }: WordToggleProps<T>) {
   return (
-    <ToggleButtonGroup
-      exclusive
-      fullWidth
-      value={value}
-      onChange={(_, next: T | null) => next !== null && onChange(next)}
-      aria-label={label}
-    >
-      {words.map((word) => (
-        <ToggleButton
+    <Box role="group" aria-label={label} sx={{ display: 'flex' }}>
+      {words.map((word, i) => (
+        <Button
           key={word}
-          value={word}
-          sx={{ minHeight: 52, textTransform: 'none', color: 'text.primary' }}
+          variant={word === value ? 'contained' : 'outlined'}
+          aria-pressed={word === value}
+          onClick={() => onChange(word)}
+          sx={{
+            flex: '1 1 0',
+            minHeight: 52,
+            ml: i === 0 ? 0 : '-1px',
+            borderRadius: 0,
+            '&:first-of-type': { borderTopLeftRadius: 4, borderBottomLeftRadius: 4 },
+            '&:last-of-type': { borderTopRightRadius: 4, borderBottomRightRadius: 4 },
+          }}
         >
           {word}
-        </ToggleButton>
+        </Button>
       ))}
-    </ToggleButtonGroup>
+    </Box>
   );
 }

@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import {
   alsoDone,
   ASKS_FOR,
@@ -14,6 +12,7 @@ import {
   type RecordState,
 } from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
+import { Tick } from '../parts/Tick';
 import type { Recorder } from '../batch/useRecord';
 
 /** What is done to goods and bath besides the card: a key each; where there is more to say, its fields. */
@@ -131,12 +130,7 @@ function DoingFields({
           onEnter={keep}
         />
       )}
-      {asks.minutes && (
-        <FormControlLabel
-          control={<Switch checked={clear} onChange={(_, on) => setClear(on)} />}
-          label="The bath was clear"
-        />
-      )}
+      {asks.minutes && <Tick label="The bath was clear" checked={clear} onChange={(on) => setClear(on)} />}
       <Button variant="contained" size="large" disabled={!ready} onClick={keep}>
         Keep
       </Button>

@@ -1,13 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Controller, useFieldArray, useFormState, useWatch } from 'react-hook-form';
 import { baseSchema, fiberFacts, FIBER_NAMES, FORMS, formatAmount, type Base } from '@ythrion/core';
 import { EditorFrame } from './EditorFrame';
 import { AmountField, ChoiceField, plainOptions, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
+import { Tick } from '../parts/Tick';
 
 const BLANK: Omit<Base, 'id'> = {
   code: '',
@@ -98,9 +97,10 @@ export function BaseEditor({ id, base }: { id: string; base: Base | undefined })
         control={control}
         name="superwash"
         render={({ field }) => (
-          <FormControlLabel
-            control={<Switch checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+          <Tick
             label="Superwash: takes dye sooner and darker, does not felt"
+            checked={field.value}
+            onChange={(on) => field.onChange(on)}
           />
         )}
       />

@@ -1,8 +1,6 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import Tab from '@mui/material/Tab';
 import Tabs from '@mui/material/Tabs';
 import Typography from '@mui/material/Typography';
@@ -12,6 +10,7 @@ import { Link, Navigate, useParams } from 'react-router';
 import { useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
+import { Tick } from '../parts/Tick';
 import { BaseEditor } from './BaseEditor';
 import { DyeEditor } from './DyeEditor';
 import { PotEditor } from './PotEditor';
@@ -79,10 +78,7 @@ export function ShelfScreen() {
                   New {board.one}
                 </Button>
               )}
-              <FormControlLabel
-                control={<Switch checked={showRetired} onChange={(_, on) => setShowRetired(on)} />}
-                label="Show retired"
-              />
+              <Tick label="Show retired" checked={showRetired} onChange={(on) => setShowRetired(on)} />
             </Box>
             <ShelfList board={listed} shelf={shelf.data} openId={id} showRetired={showRetired} />
           </Box>

@@ -1,7 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import FormControlLabel from '@mui/material/FormControlLabel';
-import Switch from '@mui/material/Switch';
 import Typography from '@mui/material/Typography';
 import { Controller } from 'react-hook-form';
 import { studioSchema, type Studio } from '@ythrion/core';
@@ -13,6 +11,7 @@ import { OneFilePanel } from './OneFilePanel';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
+import { Tick } from '../parts/Tick';
 
 const SPOONS = [
   { value: 'US', label: 'US: teaspoon 4.93, tablespoon 14.8, cup 236.6 mL' },
@@ -57,9 +56,10 @@ export function StudioEditor({ studio }: { studio: Studio }) {
           control={control}
           name="water.countFiberUptake"
           render={({ field }) => (
-            <FormControlLabel
-              control={<Switch checked={field.value} onChange={(_, on) => field.onChange(on)} />}
+            <Tick
               label="Count the acid that the goods take up, an estimate, in the expected pH"
+              checked={field.value}
+              onChange={(on) => field.onChange(on)}
             />
           )}
         />
