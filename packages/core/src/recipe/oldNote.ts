@@ -6,6 +6,7 @@ import type { SpoonSystem } from '../units/conversions';
 import { parseQuantity } from '../units/parseQuantity';
 import { formatAmount } from '../units/formatQuantity';
 import { gramsPerTeaspoon } from './dyeEntry';
+import { noteNumbers } from './noteNumbers';
 
 /** An old note taken apart: powder in water, poured on goods. */
 export interface OldNote {
@@ -105,7 +106,7 @@ export interface NoteText {
 export function splitNote(text: string): NoteText | null {
   const found =
     /^\s*(?<powder>[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsps?|teaspoons?|tbsps?|tablespoons?|t|T|grams?|g|mg|oz)\b\.?)\s*(?:of\s+)?(?<dye>.*?)\s+in(?:to)?\s+(?<water>.+?)(?:\s*(?:,|;)?\s*(?:used|poured|took)\s+(?<poured>.+?))?\s+(?:on|onto|for|over)\s+(?<goods>.+?)\s*$/i.exec(
-      text,
+      noteNumbers(text),
     );
   const groups = found?.groups;
   if (!groups) return null;

@@ -25,6 +25,7 @@ import { say } from '../parts/say';
 import { TextLine } from '../parts/TextLine';
 import { Waiting } from '../parts/Waiting';
 import { WordToggle } from '../parts/WordToggle';
+import { NeedsBase } from '../parts/NeedsBase';
 
 /** A batch out of the paper notebook: back-dated, typed as it was said, marked as remembered. */
 export function RememberScreen() {
@@ -90,8 +91,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
       say(saidOf(error));
     }
   };
-  if (!first)
-    return <Typography sx={{ p: 3 }}>A batch needs goods: put a yarn base on the shelf first.</Typography>;
+  if (!first) return <NeedsBase what="A batch" />;
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' } }}>
       <Box sx={{ display: 'grid', gap: 1.5, alignContent: 'start' }}>
@@ -158,6 +158,11 @@ function ReadAs({ pieces, shelf }: { pieces: readonly NotebookPiece[]; shelf: Sh
             <Typography variant="body2" color="text.secondary">
               “{piece.text}”
             </Typography>
+            {piece.said !== piece.text && (
+              <Typography variant="caption" color="text.secondary">
+                taken as “{piece.said}”
+              </Typography>
+            )}
             {notebookWords(piece, shelf.dyes).map((line) => (
               <Typography key={line}>{line}</Typography>
             ))}

@@ -25,6 +25,7 @@ import { newId } from '../parts/newId';
 import { QuantityField } from '../parts/QuantityField';
 import { say } from '../parts/say';
 import { Waiting } from '../parts/Waiting';
+import { NeedsBase } from '../parts/NeedsBase';
 import { useInUse } from '../batch/useInUse';
 
 /** A pot without a plan: pick goods and a vessel, then tap what goes in. */
@@ -79,8 +80,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
       say(saidOf(error));
     }
   };
-  if (!first)
-    return <Typography sx={{ p: 3 }}>A pot needs goods: put a yarn base on the shelf first.</Typography>;
+  if (!first) return <NeedsBase what="A pot" />;
   return (
     <Box sx={{ maxWidth: 620, p: 2, display: 'grid', gap: 2 }}>
       <Typography variant="h1">Start without a plan</Typography>

@@ -59,6 +59,28 @@ test('a note as it was said: spoons of powder in water, on goods, acid somehow, 
   ]);
 });
 
+test('in the words of an old notebook: numbers and plain spoons in words, what was used of the cup a piece later', () => {
+  const note =
+    '1/2 tsp Vault Blue in a cup, six spoons on two ounces, a splash of vinegar, simmered half an hour';
+  // 1.6 g in 16 US tablespoons, 6 of them poured: 0.6 g in 88.72 mL.
+  expect(acts(note)).toEqual([
+    'blue powder 0.600 g',
+    `water ${(6 * US_ML.tbsp).toFixed(2)}`,
+    'vinegar somehow mL',
+    'hold 88 for 30',
+  ]);
+  const [powder] = read(note);
+  expect(powder!.goodsGrams).toBeCloseTo(2 * OUNCE_G, 9);
+  expect(powder!.text).toBe('1/2 tsp Vault Blue in a cup, six spoons on two ounces');
+  expect(powder!.said).toBe('1/2 tsp Vault Blue in 1 cup, used 6 tablespoons on 2 ounces');
+  expect(read('1/2 tsp in a cup, six spoons on two ounces').map(({ problem }) => problem)).toEqual([
+    'Say of which dye, such as “1/2 tsp Vault Blue in 1 cup”.',
+  ]);
+  expect(acts('simmered half an hour, clear')).toEqual(['hold 88 for 30 clear']);
+  // What comes after a whole note is its own.
+  expect(acts('1 tsp Vault Blue in 1 cup on 100 g, 20 mL Vault Blue 1 %')).toHaveLength(3);
+});
+
 test.each([
   // Half of the cup: half of 3.2 g.
   ['1 tsp Vault Blue in 1 cup, used 1/2 cup on 200 g', ['blue powder 1.600 g', 'water 118.29']],

@@ -1,6 +1,7 @@
 import { ACIDS, ACID_MATERIALS, type AcidMaterial } from '../../materials/acids';
 import type { Act } from '../../process/act';
 import { gramsPerTeaspoon } from '../../recipe/dyeEntry';
+import { noteNumbers } from '../../recipe/noteNumbers';
 import { splitNote } from '../../recipe/oldNote';
 import type { Dye } from '../../shelf/dye';
 import type { Stock } from '../../shelf/stock';
@@ -14,6 +15,8 @@ import { OPEN_PASS, OPEN_VESSEL } from './openBatch';
 export interface NotebookPiece {
   /** As it was written. */
   text: string;
+  /** As it was taken: the numbers in digits, and whatever else was said in words. */
+  said: string;
   acts: Act[];
   /** Dry goods it speaks of, g; null for none. */
   goodsGrams: number | null;
@@ -35,11 +38,11 @@ export interface NotebookShelf {
 export function readNotebook(text: string, shelf: NotebookShelf): NotebookPiece[] {
   return piecesOf(text).map((piece) => {
     for (const read of READERS) {
-      const found = read(piece, shelf);
-      if (found) return { text: piece, acts: [], goodsGrams: null, problem: null, ...found };
+      const found = read(piece.said, shelf);
+      if (found) return { ...piece, acts: [], goodsGrams: null, problem: null, ...found };
     }
     return {
-      text: piece,
+      ...piece,
       acts: [],
       goodsGrams: null,
       problem:
@@ -48,19 +51,32 @@ export function readNotebook(text: string, shelf: NotebookShelf): NotebookPiece[
   });
 }
 
-/** Pieces between commas and the like; “used 1/4 cup on 4 oz” belongs to the piece before it. */
-function piecesOf(text: string): string[] {
+type Piece = Pick<NotebookPiece, 'text' | 'said'>;
+
+/** Pieces between commas and the like; “used 1/4 cup on 4 oz” or “6 tbsp on 4 oz” belongs to the powder and water before it. */
+function piecesOf(text: string): Piece[] {
   const parts = text
     .split(/[,;\n]|\.\s|\bthen\b|\band then\b/i)
     .map((part) => part.trim().replace(/\.$/, ''))
     .filter((part) => part !== '');
-  return parts.reduce<string[]>((pieces, part) => {
+  return parts.reduce<Piece[]>((pieces, part) => {
+    const piece = { text: part, said: noteNumbers(part) };
     const last = pieces.at(-1);
-    if (last !== undefined && /^(?:used|poured|took)\s/i.test(part) && splitNote(`${last}, ${part}`))
-      return [...pieces.slice(0, -1), `${last}, ${part}`];
-    return [...pieces, part];
+    // How the bath was after a wait belongs to the wait.
+    if (last && /^(?:until |bath |till )?clear$/i.test(part))
+      return [...pieces.slice(0, -1), { text: `${last.text}, ${part}`, said: `${last.said} until clear` }];
+    if (!last || splitNote(last.said)) return [...pieces, piece];
+    const used = /^(?:used|poured|took)\s/i.test(piece.said) ? piece.said : `used ${piece.said}`;
+    const joined = { text: `${last.text}, ${part}`, said: `${last.said}, ${used}` };
+    return POURED.test(used) && splitNote(joined.said)
+      ? [...pieces.slice(0, -1), joined]
+      : [...pieces, piece];
   }, []);
 }
+
+/** What was used of a powder in water. */
+const POURED =
+  /^(?:used|poured|took)\s+(?:all|(?:[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsp|tea|tbsp|table|cup|ml|fl|oz|l\b|t\b)))/i;
 
 type Found = Partial<Omit<NotebookPiece, 'text'>>;
 type Reader = (piece: string, shelf: NotebookShelf) => Found | null;
@@ -90,8 +106,11 @@ const dyeIn = (words: string, dyes: readonly Dye[]): Dye | null =>
     .filter(({ name }) => words.toLowerCase().includes(name.toLowerCase()))
     .toSorted((one, other) => other.name.length - one.name.length)[0] ?? null;
 
-const unknownDye = (words: string): Found => ({
-  problem: `There is no dye called “${words}” on the shelf. Put it there first, or write its name as it is there.`,
+const unknownDye = (words: string, dyes: readonly Dye[]): Found => ({
+  problem:
+    words === ''
+      ? `Say of which dye, such as “1/2 tsp ${dyes[0]?.name ?? 'Vault Blue'} in 1 cup”.`
+      : `There is no dye called “${words}” on the shelf. Put it there first, or write its name as it is there.`,
 });
 
 /** `1/8 tsp of X in 1/2 cup on 4 oz`, and what of it was used. */
@@ -99,7 +118,7 @@ const powderInWater: Reader = (piece, { dyes, spoons }) => {
   const note = splitNote(piece) ?? splitNote(`${piece} on 100 g`);
   if (!note) return null;
   const dye = dyeIn(note.dyeName, dyes);
-  if (!dye) return unknownDye(note.dyeName);
+  if (!dye) return unknownDye(note.dyeName, dyes);
   const context = { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) };
   const grams = amountIn(note.powder, 'dyeMass', context);
   const ml = amountIn(note.water, 'volume', context);
@@ -132,7 +151,7 @@ const measured: Reader = (piece, { dyes, stocks, spoons }) => {
     return { acts: [acidPut(acid, typeof amount === 'number' ? amount : null)] };
   }
   const dye = dyeIn(what, dyes);
-  if (!dye) return /\b(?:goods|yarn|wool|silk|nylon|skeins?)\b/i.test(what) ? null : unknownDye(what);
+  if (!dye) return /\b(?:goods|yarn|wool|silk|nylon|skeins?)\b/i.test(what) ? null : unknownDye(what, dyes);
   const percent = /(\d+(?:\.\d+)?)\s*%/.exec(what)?.[1];
   if (percent === undefined)
     return oneAct(amountIn(much, 'dyeMass', { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) }), (grams) =>
