@@ -1,5 +1,6 @@
 import { ACIDS } from '../materials/acids';
 import type { ActOf, End, Purpose } from '../process/act';
+import { dyeCautions } from './actCautions';
 import { lineWith, type Line, type WayStep, type Written } from './line';
 import { dilutionOf, idIn, of, type AcidWhen, type AnyScene, type SceneAcid, type SceneDye } from './scene';
 
@@ -124,7 +125,7 @@ export function pour(scene: AnyScene, dye: SceneDye, into: End, dose: Written['d
     askedGrams: dye.askedGrams,
     dose,
     hands: unit === 'mL' ? 2 : 5,
-    cautions: unit === 'mL' ? [] : open ? ['powder'] : ['powder', 'scald'],
+    cautions: dyeCautions(unit, open),
     act: made
       ? {
           kind: 'move',

@@ -127,7 +127,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box>
           <Doubts batch={batch} reading={reading} recorder={recorder} />
           <Typography variant="h2">True recipe</Typography>
-          <Box sx={{ overflowX: 'auto' }}>
+          <Box sx={{ overflowX: 'auto', pb: '4px' }}>
             <Table size="small" aria-label="True recipe">
               <TableHead>
                 <TableRow>

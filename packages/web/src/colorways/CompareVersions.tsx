@@ -58,7 +58,7 @@ export function CompareVersions({ versions, plan, shelf }: CompareVersionsProps)
             ? 'They say the same in every line.'
             : `${differing} of ${lines.length} lines differ, marked ≠.`}
       </Typography>
-      <Box sx={{ overflowX: 'auto' }}>
+      <Box sx={{ overflowX: 'auto', pb: '4px' }}>
         <Table size="small" aria-label="Versions line by line" sx={{ maxWidth: 860 }}>
           <TableHead>
             <TableRow>

@@ -14,7 +14,7 @@ const BLANK: Omit<Dye, 'id'> = {
   name: '',
   dyeClass: 'unknown',
   gramsPerTeaspoon: null,
-  swatchHex: '#2c4f8f',
+  swatchHex: '#808080',
   swatchDosPercent: 1,
   lotStrength: 1,
   jarPriceCents: null,

@@ -8,7 +8,10 @@ import { titleOf } from '../../words/lineWords';
 import { dyeSchema } from '../../shelf/dye';
 import { lookAct } from '../unplanned';
 import { batchSchema, type Batch } from '../batch';
+import { cardLines } from '../card';
+import { notebookEvents } from '../open/notebookEvents';
 import { openBatch } from '../open/openBatch';
+import { readNotebook } from '../open/readNotebook';
 import { foldRecord } from '../foldRecord';
 import type { Again } from './again';
 import { dyeAgain } from './dyeAgain';
@@ -79,6 +82,38 @@ test('a lot a quarter stronger: four fifths of it', () => {
   const made = madeAgain(plain(), {}, stronger);
   expect(measured(made)).toEqual({ ...AS_IT_WAS, 'p1.dye.d2': 40, 'p1.run.bath': 5640 });
   expect(depths(made.end).get('red')).toBeCloseTo(0.25, 12);
+});
+
+test('powder in the place of a jar brings its caution, a jar in the place of powder takes it away', () => {
+  const cautionsOf = (made: ReturnType<typeof madeAgain>) =>
+    made.card.acts.find(({ id }) => id === 'p1.dye.d1')!.cautions;
+  expect(cautionsOf(madeAgain(plain()))).toEqual([]);
+  const powder = madeAgain(plain(), { stockFor: { blue: null } });
+  expect(cautionsOf(powder)).toEqual(['powder', 'scald']);
+  const begun = { ...plain(), card: powder.card, formulation: powder.formulation, events: [] };
+  const dyed = withEvents(begun, asPlanned(begun));
+  expect(cautionsOf(madeAgain(dyed))).toEqual(['powder', 'scald']);
+  expect(cautionsOf(madeAgain(dyed, { stockFor: { blue: 'blue-1' } }))).toEqual([]);
+});
+
+test('what was done without a plan is told with its cautions, and with the goods that nobody had to be told to lift in', () => {
+  const goods = [goodsLine({ id: 'g1', baseId: 'wool', count: 1, gramsEach: 100 })];
+  const begun = batchSchema.parse({
+    ...{ id: 'b1', name: 'x', startedAt: AT, events: [] },
+    ...openBatch('x', goods, POT, shelf),
+  });
+  const text = '1/2 tsp Vault Blue in 1 cup, 3 L water, vinegar, simmered 30 min';
+  const note = readNotebook(text, { dyes: shelf.dyes, stocks: [], spoons: 'US' });
+  const events = notebookEvents(begun, text, note, null).map(({ at, event: one }) => event({ ...one, at }));
+  const { card } = madeAgain(withEvents(begun, events));
+  expect(cardLines(card).map(({ act, cautions }) => [act.kind, cautions])).toEqual([
+    ['put', ['powder', 'scald']],
+    ['run', []],
+    ['run', []],
+    ['put', ['acid']],
+    ['place', []],
+    ['hold', ['scald', 'unattended']],
+  ]);
 });
 
 test('a jar of another dye is refused, and so are goods that nothing in takes dye', () => {

@@ -1,6 +1,8 @@
+import { actCautions } from '../../method/actCautions';
 import type { Act } from '../../process/act';
 import { vesselsNamed } from '../../process/vesselsNamed';
 import { cardAct, PLAIN_LINE, type Card, type CardAct } from '../card';
+import { isOpen } from '../open/isOpen';
 import { CLEAR } from '../words';
 import type { RecordedAct } from '../recording';
 
@@ -99,8 +101,16 @@ function purposeOf(act: Act, heated: boolean): Act['purpose'] {
 /** The line of the card that an act does; one of its own for what nobody planned. */
 function lineOf({ id, act, planned, came }: RecordedAct, card: Card): CardAct {
   const line = cardAct(card, planned);
-  // What somebody entered by itself has a line of its own, though it went without saying then.
-  if (line) return came === 'entered' ? { ...line, quiet: false } : line;
-  // How long a rise takes is told anew where nobody said.
-  return { ...PLAIN_LINE, id, act, estimated: act.kind === 'heat' && act.minutes === null };
+  // What somebody entered by itself has a line of its own, though it went without saying then. So have goods that nobody
+  // had planned to lift in: whoever does it again has to be told.
+  if (line)
+    return came === 'entered' || (act.kind === 'place' && isOpen(card)) ? { ...line, quiet: false } : line;
+  return {
+    ...PLAIN_LINE,
+    id,
+    act,
+    // How long a rise takes is told anew where nobody said.
+    estimated: act.kind === 'heat' && act.minutes === null,
+    cautions: actCautions(act),
+  };
 }

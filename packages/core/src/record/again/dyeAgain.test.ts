@@ -58,6 +58,9 @@ test('any recipe of any way, dyed as planned and dyed again unchanged: the same 
       if (!batch) return;
       const now = again(batch);
       expect(now.card.acts.map(({ id }) => id)).toEqual(batch.card.acts.map(({ id }) => id));
+      expect(now.card.acts.map(({ cautions }) => cautions)).toEqual(
+        batch.card.acts.map(({ cautions }) => cautions),
+      );
       for (const { kind } of now.card.passes) kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
       expect(amounts(now)).toEqual(amounts(batch).map((one) => ({ ...one, amount: near(one.amount) })));
       for (const { id } of any.goods)

@@ -1,3 +1,4 @@
+import { dyeCautions } from '../../method/actCautions';
 import { FieldError } from '../../figure/fieldError';
 import { additionGrams } from '../../amounts/tally';
 import { stockMl } from '../../amounts/stock';
@@ -100,12 +101,15 @@ export function putAgain(
     act.purpose === 'dilution' && 'vessel' in into ? pouring.dilutions.get(into.vessel) : undefined;
   // Weighed powder goes in by itself: nobody dilutes it.
   if (made?.now.isWeighed) return null;
+  const measured = measuredNow(act.unit, amount, material, now, factor);
   return {
     ...line,
     id,
     askedGrams: act.purpose === 'dilution' ? null : askedOf(act.unit, amount, material, factor),
     madeUp: line.madeUp && made ? { ...line.madeUp, ml: line.madeUp.ml * made.liquid } : line.madeUp,
-    act: { ...act, ...measuredNow(act.unit, amount, material, now, factor) },
+    // A jar in the place of the powder takes its caution away; powder in the place of a jar brings it.
+    cautions: measured.unit === act.unit ? line.cautions : dyeCautions(measured.unit, 'place' in into),
+    act: { ...act, ...measured },
   };
 }
 
@@ -169,7 +173,7 @@ export function movedAgain(
       ...line,
       id,
       askedGrams: grams,
-      cautions: ['powder', 'scald'],
+      cautions: dyeCautions('g', 'place' in end),
       act: {
         kind: 'put',
         pass,

@@ -11,7 +11,7 @@ import { ComparedValue } from '../../parts/ComparedValue';
 /** Then and now, row by row. @param of what the rows are, as their column is headed */
 export function AgainRows({ name, of, rows }: { name: string; of: string; rows: readonly AgainRow[] }) {
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box sx={{ overflowX: 'auto', pb: '4px' }}>
       <Table size="small" aria-label={name}>
         <TableHead>
           <TableRow>
