@@ -103,4 +103,33 @@ test('a batch out of the paper notebook: typed as it was said, on its own day, m
   await expect(page.getByText(/^\d\d:\d\d 1\/8 tsp of Vesper Violet in 1\/2 cup on 4 oz/)).toBeVisible();
   await page.getByRole('link', { name: 'Dye again' }).click();
   await expect(page.getByRole('table', { name: 'Old and new steps' })).toBeVisible();
+  await page.getByRole('button', { name: 'Begin this batch' }).click();
+  // Nobody had to be told then to wear a mask, to measure the vinegar, or to lift the goods in.
+  const step = page.locator('[aria-current="step"]');
+  await step.getByRole('button', { name: 'Mask, gloves and eye cover are on' }).click();
+  await step.getByRole('button', { name: 'Poured', exact: true }).click();
+  await step.getByRole('button', { name: 'Poured', exact: true }).click();
+  await expect(step.getByText('Nobody measured it then.')).toBeVisible();
+  await step.getByLabel('How much, if you measure it now').fill('1/4 cup');
+  await step.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('59.1 mL (1/4 cup)')).toBeVisible();
+  await expect(step.getByRole('heading')).toHaveText('Lift the goods in');
+});
+
+test('an old note in words: numbers, plain spoons, and what was used of the cup a piece later', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/book/remember`, { waitUntil: 'networkidle' });
+  await page
+    .getByLabel('As it was written')
+    .fill(
+      '1/2 tsp of Vesper Violet in a cup, six spoons on two ounces, a splash of vinegar, simmered half an hour',
+    );
+  const read = page.getByRole('region', { name: 'Read as' });
+  await expect(
+    read.getByText('taken as “1/2 tsp of Vesper Violet in 1 cup, used 6 tablespoons on 2 ounces”'),
+  ).toBeVisible();
+  await expect(read.getByText('88.7 mL of water')).toBeVisible();
+  await expect(read.getByText('on 56.7 g of goods')).toBeVisible();
+  await expect(read.getByText('held at 88 °C for 30 min')).toBeVisible();
 });

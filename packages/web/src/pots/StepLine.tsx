@@ -19,6 +19,7 @@ import {
   type CautionName,
   type LineState,
   type LineWords,
+  type QuantityKindName,
   type Reading,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -209,6 +210,8 @@ function CurrentLine(props: LineProps) {
         </Button>
       ) : words.measure ? (
         <MeasureActions {...props} measure={words.measure} />
+      ) : line.line.act.kind === 'put' && line.line.act.amount === null ? (
+        <UnmeasuredActions {...props} act={line.line.act} />
       ) : (
         <WaitActions {...props} />
       )}
@@ -227,15 +230,11 @@ function MeasureActions({
   recorder,
 }: LineProps & { measure: NonNullable<LineWords['measure']> }) {
   const [other, setOther] = useState(false);
-  const [really, setReally] = useState<{ value: number; written: string }>();
   const pour = (amount: number, written: string): Promise<boolean> =>
     recorder.record(
       lineDone(line.line, { amount }, written),
       `${words.title}: ${formatAmount(amount, measure.unit)}.`,
     );
-  const keepReally = (): void => {
-    if (really) void pour(really.value, really.written);
-  };
   return (
     <>
       <Box sx={{ mb: 2 }}>
@@ -259,23 +258,77 @@ function MeasureActions({
         </Box>
       )}
       {other && (
-        <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 2, alignItems: 'start' }}>
-          <QuantityField
-            autoFocus
-            size="bench"
-            label="Really poured"
-            kind={quantityFor(measure.material, measure.unit)}
-            value={really?.value}
-            context={{ spoons: shelf.studio.spoons }}
-            onChange={(value, written) => setReally({ value, written })}
-            onUnreadable={() => setReally(undefined)}
-            onEnter={keepReally}
-          />
-          <Button variant="outlined" size="large" disabled={!really} onClick={keepReally}>
-            Keep
-          </Button>
-        </Box>
+        <Measured
+          autoFocus
+          label="Really poured"
+          kind={quantityFor(measure.material, measure.unit)}
+          shelf={shelf}
+          onKeep={(amount, written) => void pour(amount, written)}
+        />
       )}
+    </>
+  );
+}
+
+/** An amount as the scale or the measure showed it, and the key that keeps it. */
+function Measured({
+  label,
+  kind,
+  shelf,
+  autoFocus = false,
+  onKeep,
+}: {
+  label: string;
+  kind: QuantityKindName;
+  shelf: LineProps['shelf'];
+  autoFocus?: boolean;
+  onKeep: (amount: number, written: string) => void;
+}) {
+  const [read, setRead] = useState<{ value: number; written: string }>();
+  const keep = (): void => {
+    if (read) onKeep(read.value, read.written);
+  };
+  return (
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr auto', mt: 2, alignItems: 'start' }}>
+      <QuantityField
+        autoFocus={autoFocus}
+        size="bench"
+        label={label}
+        kind={kind}
+        value={read?.value}
+        context={{ spoons: shelf.studio.spoons }}
+        onChange={(value, written) => setRead({ value, written })}
+        onUnreadable={() => setRead(undefined)}
+        onEnter={keep}
+      />
+      <Button variant="outlined" size="large" disabled={!read} onClick={keep}>
+        Keep
+      </Button>
+    </Box>
+  );
+}
+
+/** Something that nobody measured when it was done first: it can be measured now, or put in by eye again. */
+function UnmeasuredActions({
+  act,
+  ...props
+}: LineProps & { act: Extract<LineState['line']['act'], { kind: 'put' }> }) {
+  const { line, words, shelf, recorder } = props;
+  return (
+    <>
+      <Typography sx={{ mb: 1 }}>Nobody measured it then.</Typography>
+      <WaitActions {...props} />
+      <Measured
+        label="How much, if you measure it now"
+        kind={quantityFor(act.material, act.unit)}
+        shelf={shelf}
+        onKeep={(amount, written) =>
+          void recorder.record(
+            lineDone(line.line, { amount }, written),
+            `${words.title}: ${formatAmount(amount, act.unit)}.`,
+          )
+        }
+      />
     </>
   );
 }
