@@ -65,3 +65,20 @@ test('both pours of the jar are asked for together, each line has a box to tick'
   const boxes = words.match(/"canvas"/g)?.length ?? 0;
   expect(boxes).toBeGreaterThan(20);
 });
+
+test('every box stands at the left of its own line on the paper', async () => {
+  const pdfMake = (await import('pdfmake/build/pdfmake')).default;
+  pdfMake.addVirtualFileSystem((await import('pdfmake/build/vfs_fonts')).default);
+  const bytes = await pdfMake.createPdf({ ...sheet, compress: false }).getBuffer();
+  const pages = Buffer.from(bytes).toString('latin1').split('endstream');
+  const boxes = pages.flatMap((page, i) =>
+    [...page.matchAll(/([\d.]+) ([\d.]+) 10 10 re/g)].map(([, x, y]) => ({ x: Number(x), at: `${i} ${y}` })),
+  );
+  expect(boxes.length).toBe(words.match(/"canvas"/g)?.length);
+  expect(new Set(boxes.map(({ at }) => at)).size).toBe(boxes.length);
+  // The margin is 36 points; a cell of a table begins a little further in.
+  for (const { x } of boxes) {
+    expect(x).toBeGreaterThanOrEqual(36);
+    expect(x).toBeLessThan(42);
+  }
+});

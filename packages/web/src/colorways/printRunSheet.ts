@@ -1,7 +1,8 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { runSheet, type Colorway, type Formulation, type Plan, type SheetLine } from '@ythrion/core';
 
-const BOX: Content = { canvas: [{ type: 'rect', x: 0, y: 1, w: 10, h: 10, lineWidth: 0.8 }] };
+/** A box to tick; each its own, for what sets the page writes into it where it came to stand. */
+const box = (): Content => ({ canvas: [{ type: 'rect', x: 0, y: 1, w: 10, h: 10, lineWidth: 0.8 }] });
 
 /** Makes the bench's run sheet and hands it to the browser as a file. */
 export async function printRunSheet(formulation: Formulation, plan: Plan, colorway: Colorway): Promise<void> {
@@ -37,7 +38,7 @@ export function definition(formulation: Formulation, plan: Plan, colorway: Color
       ...sheet.parts.flatMap(({ title, lines }) => part(title, lines)),
       heading('Checks'),
       ...sheet.checks.map((text): Content => ({
-        columns: [{ width: 14, stack: [BOX] }, { text }],
+        columns: [{ width: 14, stack: [box()] }, { text }],
         columnGap: 4,
         margin: [0, 2, 0, 2],
       })),
@@ -60,7 +61,7 @@ function part(title: string, lines: readonly SheetLine[]): Content[] {
       table: {
         widths: [12, '*', 70, 120],
         body: lines.map((line): TableCell[] => [
-          BOX,
+          box(),
           { text: line.what },
           { text: line.amount, bold: true, fontSize: 12, alignment: 'right' },
           { text: line.with, fontSize: 9 },
