@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { startApplication, type Application } from './application';
+import { OWN, startApplication, type Application } from './application';
 
 let application: Application;
 test.beforeEach(async () => {
@@ -73,4 +73,29 @@ test('changes made before another device saved are not dropped: both are offered
   await expect(depth).toHaveValue('2');
   await page.getByRole('button', { name: 'Save version 3' }).click();
   await expect(page.getByText('Version 3 saved.')).toBeVisible();
+});
+
+test('what is typed into a new dye as soon as it stands there is not wiped by what comes from the server', async ({
+  page,
+}) => {
+  // The shelf comes late, and once more after that.
+  await page.route('**/api/shelf', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    await route.continue();
+  });
+  await page.goto(`${application.url}/shelf/dyes/new`, { waitUntil: 'commit' });
+  const name = page.getByLabel('Name', { exact: true });
+  await name.fill('Late Madder');
+  await page.getByLabel('Note').fill('from the fair');
+  await page.waitForTimeout(300);
+  await page.evaluate(() => dispatchEvent(new Event('focus')));
+  await page.request.put(`${application.url}/api/bases/fair`, {
+    headers: OWN,
+    data: { id: 'fair', name: 'Fair Wool', fibers: [{ fiber: 'wool', percent: 100 }], putUpGrams: 100 },
+  });
+  await page.waitForTimeout(1500);
+  await expect(name).toHaveValue('Late Madder');
+  await expect(page.getByLabel('Note')).toHaveValue('from the fair');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(page.getByRole('link', { name: /Late Madder/ })).toBeVisible();
 });

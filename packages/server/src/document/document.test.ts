@@ -88,6 +88,31 @@ test('what one studio exports another takes in whole, and exports alike', async 
   await other.remove();
 });
 
+test('a batch whose moment was written with an offset stands in the Book where it belongs, and is the same when it comes again', async () => {
+  await request(studio.app)
+    .post('/api/batches')
+    .send(begin('b1', { startedAt: '2026-03-01T10:00:00Z' }))
+    .expect(201);
+  await request(studio.app)
+    .post('/api/batches')
+    .send(begin('b2', { startedAt: '2026-03-01T12:00:00Z' }))
+    .expect(201);
+  const whole = (await request(studio.app).get('/api/document')).body;
+  // Eleven in the morning of UTC, as a program two hours to the east writes it.
+  const one = {
+    ...whole.batches[0],
+    id: 'b3',
+    code: '26-900',
+    startedAt: '2026-03-01T13:00:00+02:00',
+    events: [],
+  };
+  const more = { format: 'ythrion', version: whole.version, batches: [one] };
+  await take(more).expect(201);
+  const { body } = await request(studio.app).get('/api/batches?limit=10').expect(200);
+  expect(body.rows.map(({ id }: { id: string }) => id)).toEqual(['b2', 'b3', 'b1']);
+  expect((await take(more).expect(201)).body).toEqual({ added: 0, unchanged: 1 });
+});
+
 test('an import is all or nothing: one wrong line and nothing is kept', async () => {
   const before = (await request(studio.app).get('/api/document')).body;
   const document = {

@@ -199,8 +199,11 @@ export async function batchTaker(
   const take = async (written: Batch, i: number): Promise<Problem | null> => {
     stop?.throwIfAborted();
     if (i % AT_ONCE === 0) told?.(i);
-    let batch =
-      written.againOf !== null && unknown.has(written.againOf) ? { ...written, againOf: null } : written;
+    let batch = {
+      ...written,
+      startedAt: utc(written.startedAt),
+      againOf: written.againOf !== null && unknown.has(written.againOf) ? null : written.againOf,
+    };
     if (here.batches.has(batch.id)) {
       await finish();
       const known = await readBatch(storage, batch.id, transaction);
@@ -227,6 +230,9 @@ export async function batchTaker(
   };
   return { take, finish };
 }
+
+/** A moment in UTC, in which the Book keeps its order by the text alone; one that is stays as it was written. */
+const utc = (moment: string): string => (moment.endsWith('Z') ? moment : new Date(moment).toISOString());
 
 /** What batches are named by, and may name. */
 interface Names {
