@@ -213,3 +213,27 @@ test('the archive goes out and in by its address; what is no zip, or comes from 
   await post('application/zip', body as Buffer).expect(201);
   expect((await wholeDocument(empty.storage)).batches).toHaveLength(37);
 });
+
+test('a document of some size is laid aside, read and refused as a small one is', async () => {
+  const text = JSON.stringify(await document(), null, 1);
+  expect(text.length).toBeGreaterThan(100_000);
+  const post = (content: string): request.Test =>
+    request(empty.app).post('/api/document').set('Content-Type', 'application/json').send(content);
+  const { body: torn } = await post(text.slice(0, -100)).expect(400);
+  expect(torn.message).toMatch(/^This is not JSON, line \d+/);
+  const { body: hidden } = await post(text.replace('"name": "', '"name": "\\u202e')).expect(400);
+  expect(hidden.message).toMatch(/^[a-z.0-9]+\.name: This text holds a hidden character/);
+  await nothingIn();
+  await post(text).expect(201);
+  expect(await wholeDocument(empty.storage)).toEqual(await document());
+});
+
+test('an archive with a hidden character in a name is refused, its line named', async () => {
+  const files = await texts();
+  const [first = '', second = '', ...rest] = files['batches.ndjson']!.split('\n');
+  files['batches.ndjson'] = [first, second.replace('"name":"', '"name":"\\u0007'), ...rest].join('\n');
+  await expect(importArchive(empty.storage, await zipOf(files))).rejects.toThrow(
+    /^batches\.1\.[a-z.0-9]*name: .*hidden/,
+  );
+  await nothingIn();
+});

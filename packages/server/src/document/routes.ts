@@ -13,6 +13,8 @@ import type { Exchange, Form } from './exchange';
 import { importDocument } from './importDocument';
 
 const MB = 1_048_576;
+/** A document up to so many bytes, some batches of it, is read while its sender waits: sooner done than a process is started. */
+const SMALL = 65_536;
 /** The largest file that is taken in, MB: some years as one JSON text, decades as an archive. */
 const LARGEST: Record<Form, number> = { document: 32, archive: 1024 };
 
@@ -20,11 +22,10 @@ const LARGEST: Record<Form, number> = { document: 32, archive: 1024 };
  * Whether a body is JSON that is parsed as it arrives. A whole studio of some size is not: it is laid aside as a file and
  * read where nobody waits for it.
  */
-export function isReadAtOnce({ headers, ...request }: IncomingMessage): boolean {
-  const { originalUrl = '' } = request as Partial<Request>;
-  if (!/^application\/json\b/i.test(headers['content-type'] ?? '')) return false;
-  const small = Number(headers['content-length'] ?? Infinity) <= MB;
-  return small || originalUrl.split('?')[0] !== API.document;
+export function isReadAtOnce(request: IncomingMessage & { originalUrl?: string }): boolean {
+  const { 'content-type': type = '', 'content-length': length = Infinity } = request.headers;
+  if (!/^application\/json\b/i.test(type)) return false;
+  return Number(length) <= SMALL || request.originalUrl?.split('?')[0] !== API.document;
 }
 
 /** Tells whoever listens how far the taking in is. */
