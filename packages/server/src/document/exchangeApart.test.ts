@@ -107,6 +107,21 @@ test('what goes out is what the program writes; what is cut short does not end a
   expect(ends).toEqual([]);
 });
 
+test('many who ask are answered one after the other, those who have gone not at all', async () => {
+  const note = path.join(folder, 'log');
+  const exchange = await by(`
+    const log = (word) => fs.appendFileSync(${JSON.stringify(note)}, word + ' ');
+    log('begun'); process.stdout.write('x'); setTimeout(() => log('ended'), 30);`);
+  const gone = new PassThrough();
+  const asked = [new PassThrough(), gone, new PassThrough()].map((to) => {
+    to.resume();
+    return exchange.out('archive', to);
+  });
+  gone.destroy();
+  await Promise.all(asked);
+  expect(await readFile(note, 'utf8')).toBe('begun ended begun ended ');
+});
+
 test('whoever goes away ends the program', async () => {
   const note = path.join(folder, 'pid');
   const exchange = await by(`

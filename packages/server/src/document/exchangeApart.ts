@@ -2,6 +2,7 @@ import { spawn, type ChildProcessWithoutNullStreams } from 'node:child_process';
 import { once } from 'node:events';
 import os from 'node:os';
 import { createInterface } from 'node:readline';
+import type { Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { DocumentError, type ImportReport, type Problem } from '@ythrion/core';
 import { isFull } from '../refusals/refusals';
@@ -33,19 +34,15 @@ export const exchangeApart = (program: string, storage: Storage): Exchange => {
     if (child.pid !== undefined) os.setPriority(child.pid, os.constants.priority.PRIORITY_BELOW_NORMAL);
     return child;
   };
+  let last: Promise<unknown> = Promise.resolve();
   return {
-    async out(form, to) {
-      const child = start(OUT_APART, storage.folder, form);
-      const ended = endOf(child);
-      try {
-        // The end of what it writes counts only once it has ended well: a torn file must not look whole.
-        await pipeline(child.stdout, to, { end: false });
-        await ended;
-        to.end();
-      } finally {
-        child.kill('SIGKILL');
-        await ended.catch(() => undefined);
-      }
+    out(form, to) {
+      // One after the other, however many ask; whoever has gone by then is not written to.
+      const next = last.then(() =>
+        to.destroyed ? undefined : takenOut(start(OUT_APART, storage.folder, form), to),
+      );
+      last = next.catch(() => undefined);
+      return next;
     },
     in: (form, file, { told, stop }) =>
       storage.byAnother(async () => {
@@ -73,6 +70,20 @@ export const exchangeApart = (program: string, storage: Storage): Exchange => {
       }),
   };
 };
+
+/** Passes on what a process writes, and ends it when nobody takes that any more. */
+async function takenOut(child: ChildProcessWithoutNullStreams, to: Writable): Promise<void> {
+  const ended = endOf(child);
+  try {
+    // The end of what it writes counts only once it has ended well: a torn file must not look whole.
+    await pipeline(child.stdout, to, { end: false });
+    await ended;
+    to.end();
+  } finally {
+    child.kill('SIGKILL');
+    await ended.catch(() => undefined);
+  }
+}
 
 /** The end of a process. @throws Error with what it said went wrong */
 async function endOf(child: ChildProcessWithoutNullStreams): Promise<void> {

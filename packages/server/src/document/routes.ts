@@ -36,8 +36,9 @@ export function documentRoutes(storage: Storage, exchange: Exchange, tell: Telli
   const router = Router();
   const out =
     (form: Form, name: string): RequestHandler =>
-    async (_request, response) => {
+    async (request, response) => {
       response.attachment(name);
+      if (request.method === 'HEAD') return void response.end();
       // Whoever goes away in the middle is not told; for others, what was cut short must not look whole.
       await exchange.out(form, response).catch((error: unknown) => {
         if (response.headersSent) return void response.destroy();
