@@ -173,6 +173,13 @@ test.each([[null], ['words'], [[1, 2]], [42]])('%j is not a document', async (va
 });
 
 describe('the text of a document', () => {
+  test('a text that is torn and deeper than any document is refused like any other', () => {
+    expect(() => parseDocumentText('{"a":'.repeat(200_000))).toThrow(/^This is not JSON, /);
+    expect(withLines('['.repeat(200_000), [{ field: 'a', message: 'no' }])).toEqual([
+      { field: 'a', message: 'no' },
+    ]);
+  });
+
   test('says in which line it stops being JSON', () => {
     expect(() => parseDocumentText('{\n  "format": "ythrion",\n  "version": \n}')).toThrow(
       /line 4: value expected/,

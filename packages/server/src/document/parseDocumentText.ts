@@ -1,4 +1,4 @@
-import { findNodeAtLocation, parseTree, printParseErrorCode, type ParseError } from 'jsonc-parser';
+import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import { DocumentError, type Problem } from '@ythrion/core';
 
 /**
@@ -10,20 +10,22 @@ export function parseDocumentText(text: string): unknown {
     return JSON.parse(text) as unknown;
   } catch {
     const errors: ParseError[] = [];
-    parseTree(text, errors, { disallowComments: true });
+    const tree = treeOf(text, errors);
     const first = errors[0];
     const where = first
       ? `line ${lineOf(text, first.offset)}: ${words(printParseErrorCode(first.error))}`
-      : 'it ends too early';
+      : tree === 'too deep'
+        ? 'and far too deep to be a document'
+        : 'it ends too early';
     throw new DocumentError([{ field: '', message: `This is not JSON, ${where}.` }]);
   }
 }
 
 /** The same problems with the line each field stands in. */
 export function withLines(text: string, problems: readonly Problem[]): Problem[] {
-  const tree = parseTree(text);
+  const tree = treeOf(text, []);
   return problems.map((problem) => {
-    if (!tree || problem.field === '') return problem;
+    if (!tree || tree === 'too deep' || problem.field === '') return problem;
     const path = problem.field.split('.').map((part) => (/^\d+$/.test(part) ? Number(part) : part));
     while (path.length > 0) {
       const node = findNodeAtLocation(tree, path);
@@ -32,6 +34,16 @@ export function withLines(text: string, problems: readonly Problem[]): Problem[]
     }
     return problem;
   });
+}
+
+/** The text taken apart, with what is wrong in it; the one who takes it apart goes no deeper than the stack. */
+function treeOf(text: string, errors: ParseError[]): Node | 'too deep' | undefined {
+  try {
+    return parseTree(text, errors, { disallowComments: true });
+  } catch (error) {
+    if (error instanceof RangeError) return 'too deep';
+    throw error;
+  }
 }
 
 const lineOf = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;

@@ -1,3 +1,4 @@
+import { brotliDecompressSync, gunzipSync, inflateSync } from 'node:zlib';
 import { once } from 'node:events';
 import { request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -74,7 +75,7 @@ function answer(method: string, path: string, { headers = {}, body }: Sent = {})
         got.on('end', () =>
           resolve({
             status: got.statusCode ?? 0,
-            text: Buffer.concat(chunks).toString(),
+            text: unpacked(Buffer.concat(chunks), got.headers['content-encoding']),
             tookMs: performance.now() - from,
           }),
         );
@@ -86,6 +87,17 @@ function answer(method: string, path: string, { headers = {}, body }: Sent = {})
     sent.end(body);
   });
 }
+
+/** What was said, however it was packed for whoever asked for that. */
+const unpacked = (bytes: Buffer, packed = ''): string =>
+  (packed === 'gzip'
+    ? gunzipSync(bytes)
+    : packed === 'br'
+      ? brotliDecompressSync(bytes)
+      : packed === 'deflate'
+        ? inflateSync(bytes)
+        : bytes
+  ).toString();
 
 const IDS = [
   'b1',

@@ -106,12 +106,13 @@ function Row({ pass: { id, title, sentence }, focused }: { pass: PassInOrder; fo
         gap: 2,
         minHeight: 56,
         cursor: 'grab',
-        touchAction: 'none',
+        // A finger scrolls the list by a row, and drags the row by its arrows.
+        touchAction: 'pan-y',
         bgcolor: 'background.default',
         zIndex: isDragging ? 1 : 'auto',
       }}
     >
-      <Box component="span" aria-hidden sx={{ fontSize: 20 }}>
+      <Box component="span" aria-hidden sx={{ fontSize: 20, minWidth: 28, py: 1, touchAction: 'none' }}>
         ↕
       </Box>
       <span>

@@ -28,6 +28,8 @@ export function Totals({ plan, currency }: { plan: Plan; currency: string }) {
         display: 'flex',
         flexWrap: { xs: 'nowrap', sm: 'wrap' },
         overflowX: { xs: 'auto', sm: 'visible' },
+        // What is pressed reaches a little over its line: that is nothing to scroll to.
+        overflowY: { xs: 'hidden', sm: 'visible' },
         whiteSpace: 'nowrap',
         columnGap: 2.5,
         rowGap: 0.5,
