@@ -25,8 +25,13 @@ test('a pot without a plan: tapped, named, closed; its record is its recipe, and
   await expect(page.getByRole('heading', { name: 'Not named yet' })).toBeVisible();
   const doing = page.getByRole('region', { name: 'Do', exact: true });
   const done = page.getByRole('list', { name: 'Done so far' }).getByRole('listitem');
+  // Powder is minded here as on any card; water and stock are not.
+  const put = page.getByRole('region', { name: 'Put in' });
+  await put.getByLabel('What').selectOption('Vault Blue powder');
+  await expect(put.getByText(/Powder is open: fit a particulate mask/)).toBeVisible();
   await putIn(page, 'water', '5 L');
   await putIn(page, 'Vault Blue 1 %', '200');
+  await expect(put.getByText(/Powder is open/)).toBeHidden();
   await doing.getByRole('button', { name: 'Goods in' }).click();
   await putIn(page, 'white vinegar', '60');
   await doing.getByRole('button', { name: 'Held hot' }).click();

@@ -39,6 +39,7 @@ export * from './materials/acids';
 export * from './materials/cautionNames';
 export * from './method';
 export * from './method/acidTimes';
+export { putCautions } from './method/actCautions';
 export { WARM_C } from './method/heat';
 export type { Line } from './method/line';
 export type { NamedFigure } from './method/method';

@@ -1,5 +1,5 @@
 import type { Act } from '../process/act';
-import { actCautions, dyeCautions } from './actCautions';
+import { actCautions, dyeCautions, putCautions } from './actCautions';
 
 const common = { pass: 'p1', line: null, purpose: null } as const;
 const put = (material: object, unit: 'mL' | 'g', into: object = { vessel: 'pot' }): Act =>
@@ -33,4 +33,11 @@ test.each<[string, Act, string[]]>([
 
 test('stock is no powder, however it goes on', () => {
   expect([dyeCautions('mL', true), dyeCautions('mL', false)]).toEqual([[], []]);
+});
+
+test('what is put in beside the card is minded like what is on it', () => {
+  expect(putCautions({ kind: 'dye' }, 'g', false)).toEqual(['powder', 'scald']);
+  expect(putCautions({ kind: 'dye' }, 'mL', false)).toEqual([]);
+  expect(putCautions({ kind: 'acid' }, 'g', false)).toEqual(['acid']);
+  expect(putCautions({ kind: 'ice' }, 'g', false)).toEqual([]);
 });

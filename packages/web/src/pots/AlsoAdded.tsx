@@ -3,12 +3,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
-  ACIDS,
   additionChoices,
   alsoAdded,
   amountOf,
+  CAUTIONS,
   formatAmount,
   materialName,
+  putCautions,
   quantityFor,
   type Batch,
   strikeOut,
@@ -36,6 +37,9 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
   const choice = choices.find((candidate) => candidate.key === key) ?? choices[0];
   const [asked, setOpen] = useState(false);
   const open = asked || always;
+  const cautions = (choice ? putCautions(choice.material, choice.unit, false) : []).filter(
+    (name) => !state.acknowledged.includes(name),
+  );
   const keep = async (): Promise<void> => {
     if (!choice || !amount) return;
     const kept = await recorder.record(
@@ -119,11 +123,12 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
           </Button>
         </Box>
       )}
-      {open && choice?.material.kind === 'acid' && (
-        <Typography variant="body2" sx={{ mt: 1 }}>
-          {ACIDS[choice.material.acid].label}: acid into water, never near bleach.
-        </Typography>
-      )}
+      {open &&
+        cautions.map((name) => (
+          <Typography key={name} variant="body2" sx={{ mt: 1, borderLeft: 3, pl: 1 }}>
+            {CAUTIONS[name]}
+          </Typography>
+        ))}
     </Box>
   );
 }
