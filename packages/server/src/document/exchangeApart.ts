@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { DocumentError, type ImportReport, type Problem } from '@ythrion/core';
 import { isFull } from '../refusals/refusals';
 import { studioFile } from '../storage/dataFolder';
+import { inTurn } from '../storage/inTurn';
 import { connect, type Storage } from '../storage/storage';
 import { takeIn, takeOut, type Exchange, type Form } from './exchange';
 
@@ -34,16 +35,13 @@ export const exchangeApart = (program: string, storage: Storage): Exchange => {
     if (child.pid !== undefined) os.setPriority(child.pid, os.constants.priority.PRIORITY_BELOW_NORMAL);
     return child;
   };
-  let last: Promise<unknown> = Promise.resolve();
+  const turn = inTurn();
   return {
-    out(form, to) {
-      // One after the other, however many ask; whoever has gone by then is not written to.
-      const next = last.then(() =>
-        to.destroyed ? undefined : takenOut(start(OUT_APART, storage.folder, form), to),
-      );
-      last = next.catch(() => undefined);
-      return next;
-    },
+    // One after the other, however many ask; whoever has gone by then is not written to.
+    out: (form, to) =>
+      turn(async () => {
+        if (!to.destroyed) await takenOut(start(OUT_APART, storage.folder, form), to);
+      }),
     in: (form, file, { told, stop }) =>
       storage.byAnother(async () => {
         stop?.throwIfAborted();
@@ -51,11 +49,11 @@ export const exchangeApart = (program: string, storage: Storage): Exchange => {
         const ended = endOf(child);
         const end = (): void => void child.kill('SIGKILL');
         stop?.addEventListener('abort', end);
-        let last: Said = {};
+        let said: Said = {};
         try {
           for await (const line of createInterface({ input: child.stdout })) {
-            last = JSON.parse(line) as Said;
-            if (last.batches !== undefined) told?.(last.batches);
+            said = JSON.parse(line) as Said;
+            if (said.batches !== undefined) told?.(said.batches);
           }
           await ended;
         } finally {
@@ -63,10 +61,10 @@ export const exchangeApart = (program: string, storage: Storage): Exchange => {
           await ended.catch(() => undefined);
           stop?.throwIfAborted();
         }
-        if (last.full) throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
-        if (last.problems) throw new DocumentError(last.problems);
-        if (!last.report) throw new Error('the taking in was cut short');
-        return last.report;
+        if (said.full) throw Object.assign(new Error('database or disk is full'), { code: 'SQLITE_FULL' });
+        if (said.problems) throw new DocumentError(said.problems);
+        if (!said.report) throw new Error('the taking in was cut short');
+        return said.report;
       }),
   };
 };

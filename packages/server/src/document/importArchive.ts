@@ -1,9 +1,8 @@
 import { DocumentError, readBatchOfDocument, type ImportReport, type Problem } from '@ythrion/core';
 import { refuseHiddenText } from '../refusals/hiddenText';
-import { materials } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 import { BATCHES, LEFT_OUT, LISTS, openArchive, type ArchiveFile } from './archiveFile';
-import { batchTaker, takeDocument, type Watched } from './importDocument';
+import { takeDocument, type Watched } from './importDocument';
 
 /** Once so many things are wrong, the rest is not looked for. */
 const MOST_PROBLEMS = 20;
@@ -22,9 +21,7 @@ export async function importArchive(
   try {
     const rest = await withoutBatches(archive);
     return await storage.write(async (transaction) => {
-      const { report, leftOut, studio } = await takeDocument(storage, rest, {}, transaction);
-      const shelf = await materials(storage, transaction);
-      const taker = await batchTaker(storage, shelf, leftOut, report, watched, transaction);
+      const { report, shelf, taker, studio } = await takeDocument(storage, rest, watched, transaction);
       const problems: Problem[] = [];
       let at = 0;
       for await (const item of archive.items(BATCHES)) {

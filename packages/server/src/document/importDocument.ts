@@ -50,8 +50,10 @@ export function importDocument(
 /** What came in, and what is still to be done when all the rest has. */
 interface Taken {
   report: ImportReport;
-  /** Batches that the document names as left out. */
-  leftOut: readonly { id: string }[];
+  /** What is on the shelf by now. */
+  shelf: Shelf;
+  /** Takes in the batches that do not stand in the document itself. */
+  taker: BatchTaker;
   studio: () => Promise<void>;
 }
 
@@ -70,14 +72,8 @@ export async function takeDocument(
   for (const resource of SHELF_RESOURCES)
     await takeShelf(storage, resource, document, report, problems, transaction);
   await takeColorways(storage, document, report, problems, transaction);
-  const taker = await batchTaker(
-    storage,
-    await materials(storage, transaction),
-    document.leftOut ?? [],
-    report,
-    watched,
-    transaction,
-  );
+  const stocked = await materials(storage, transaction);
+  const taker = await batchTaker(storage, stocked, document.leftOut ?? [], report, watched, transaction);
   for (const [i, batch] of document.batches.entries()) {
     const problem = await taker.take(batch, i);
     if (problem) problems.push(problem);
@@ -86,7 +82,8 @@ export async function takeDocument(
   await taker.finish();
   return {
     report,
-    leftOut: document.leftOut ?? [],
+    shelf: stocked,
+    taker,
     studio: async () => {
       if (document.studio) await putStudio(storage, document.studio, transaction);
     },
@@ -173,7 +170,7 @@ async function takeColorways(
 const AT_ONCE = 50;
 
 /** Takes batches in, checked before; what is here already and the same is left. */
-export interface BatchTaker {
+interface BatchTaker {
   /** @returns what stands in the batch's way, or null */
   take(batch: Batch, i: number): Promise<Problem | null>;
   /** Writes what has been taken and not yet written. */
@@ -181,7 +178,7 @@ export interface BatchTaker {
 }
 
 /** @param leftOut batches that could not be written down: one that repeats such a batch comes in without that */
-export async function batchTaker(
+async function batchTaker(
   storage: Storage,
   shelf: Shelf,
   leftOut: readonly { id: string }[],

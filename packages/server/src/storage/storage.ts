@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { Sequelize, Transaction } from 'sequelize';
 import { keepConnections } from './connections';
+import { inTurn } from './inTurn';
 import { defineModels, type Models } from './models';
 
 /** The open data file: reads go straight to the models, writes one after the other, each all or nothing. */
@@ -24,13 +25,8 @@ export interface Storage {
 /** Opens a file without migrating it. Foreign keys are on for every connection. */
 export async function connect(file: string): Promise<Storage> {
   let open = await opened(file);
-  let last: Promise<unknown> = Promise.resolve();
+  const turn = inTurn();
   let closed = false;
-  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const next = last.then(work);
-    last = next.catch(() => undefined);
-    return next;
-  };
   return {
     folder: path.dirname(file),
     get sequelize() {
@@ -39,10 +35,10 @@ export async function connect(file: string): Promise<Storage> {
     get models() {
       return open.models;
     },
-    write: (work) => inTurn(() => open.sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work)),
-    byAnother: inTurn,
+    write: (work) => turn(() => open.sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, work)),
+    byAnother: turn,
     async whileClosed(work) {
-      await last;
+      await turn.ended();
       await open.sequelize.close();
       try {
         return await work();
@@ -51,7 +47,7 @@ export async function connect(file: string): Promise<Storage> {
       }
     },
     async close() {
-      await last;
+      await turn.ended();
       if (closed) return;
       closed = true;
       await open.sequelize.close();

@@ -1,7 +1,8 @@
 import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
-import { passSentence, type Formulation, type Plan, type ShelfResponse } from '@ythrion/core';
+import { passSentence, type Formulation, type Pass, type Plan, type ShelfResponse } from '@ythrion/core';
 import { Waiting } from '../parts/Waiting';
+import type { PassInOrder } from './PassOrder';
 import { PassStage } from './PassStage';
 import type { PassActions } from './usePassActions';
 import type { Draft } from './useDraft';
@@ -23,17 +24,16 @@ export interface PassListProps {
 export function PassList({ draft, isOpen, onFold, actions, plan, ...rest }: PassListProps) {
   const { passes } = draft.colorway.recipe;
   const [moving, setMoving] = useState<string | null>(null);
-  const ordered = passes.flatMap((pass, index) => {
-    const planned = plan.passes.find(({ id }) => id === pass.id);
-    return planned
-      ? { id: pass.id, title: `Pass ${index + 1}, ${planned.title}`, sentence: passSentence(pass, planned) }
-      : [];
-  });
   return (
     <>
       {moving !== null && (
         <Suspense fallback={<Waiting />}>
-          <PassOrder passes={ordered} first={moving} onMove={actions.move} onDone={() => setMoving(null)} />
+          <PassOrder
+            passes={inOrder(passes, plan)}
+            first={moving}
+            onMove={actions.move}
+            onDone={() => setMoving(null)}
+          />
         </Suspense>
       )}
       {/* Kept while the order is changed: what is typed in them and does not read yet stays. */}
@@ -56,3 +56,12 @@ export function PassList({ draft, isOpen, onFold, actions, plan, ...rest }: Pass
     </>
   );
 }
+
+/** The passes as they are listed to be moved. */
+const inOrder = (passes: readonly Pass[], plan: Plan): PassInOrder[] =>
+  passes.flatMap((pass, index) => {
+    const planned = plan.passes.find(({ id }) => id === pass.id);
+    return planned
+      ? { id: pass.id, title: `Pass ${index + 1}, ${planned.title}`, sentence: passSentence(pass, planned) }
+      : [];
+  });
