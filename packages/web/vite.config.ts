@@ -10,6 +10,8 @@ export default defineConfig({
   plugins: [
     react(),
     withoutJsonSchema(),
+    withoutUnusedParts(),
+    withoutUnusedComponents(),
     VitePWA({
       registerType: 'prompt',
       injectRegister: false,
@@ -43,7 +45,10 @@ export default defineConfig({
     sourcemap: false,
     chunkSizeWarningLimit: 1600,
     // What most screens share packs better in one file than in sixty.
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 8 }] } } },
+    rolldownOptions: {
+      treeshake: { propertyReadSideEffects: false },
+      output: { codeSplitting: { groups: [{ name: 'shared', minShareCount: 8 }] } },
+    },
   },
   server: { proxy: { '/api': `http://127.0.0.1:${process.env.YTHRION_SERVER ?? 4780}` } },
 });
@@ -67,6 +72,49 @@ function withoutJsonSchema(): Plugin {
         return `const no = ${refused}; export const ${names.map((name) => `${name} = no`).join(', ')};`;
       }
       return null;
+    },
+  };
+}
+
+/**
+ * Leaves out what packages bring along and no screen uses: the theme turns the ripple of MUI's buttons off, no button has
+ * a spinner of its own, every field has its outline, and no component is wrapped by `withTheme`, which alone copies
+ * another's statics. Whoever wants one of them takes its name out of here.
+ */
+function withoutUnusedParts(): Plugin {
+  return {
+    name: 'without-unused-parts',
+    apply: 'build',
+    transform(_code, id) {
+      if (
+        /@mui\/material\/(ButtonBase\/TouchRipple|CircularProgress\/CircularProgress|Input\/Input)\.m?js$/.test(
+          id,
+        )
+      )
+        return 'export default function Unseen() { return null; }';
+      return /hoist-non-react-statics\/dist\/[\w.-]*js$/.test(id)
+        ? 'export default (target) => target;'
+        : null;
+    },
+  };
+}
+
+/**
+ * Lets what packages make of React and nobody uses fall away: that making a component or a context does nothing else is
+ * said where they do not say it, and the names they give for the developer's eye, each of which keeps one alive, are left out.
+ */
+function withoutUnusedComponents(): Plugin {
+  return {
+    name: 'without-unused-components',
+    apply: 'build',
+    transform(code, id) {
+      if (!id.includes('node_modules') || !/from ['"]react['"]/.test(code)) return null;
+      return code
+        .replace(/^\w+\.displayName = ["'][^"']*["'];$/gm, '')
+        .replace(
+          /= (?=(?:React\d*\.)?(?:forwardRef\d*|memo|createContext|createElement)\()/g,
+          '= /* @__PURE__ */ ',
+        );
     },
   };
 }

@@ -2,8 +2,6 @@ import '@fontsource-variable/atkinson-hyperlegible-next/wght.css';
 import '@fontsource-variable/newsreader/wght.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import CssBaseline from '@mui/material/CssBaseline';
-import { ThemeProvider } from '@mui/material/styles';
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { BrowserRouter } from 'react-router';
 import { MessageHost } from './frame/MessageHost';
@@ -14,7 +12,7 @@ import { startDevice } from './outbox/thisDevice';
 import { ACCESS_KEY } from './studio/access';
 import { followStudio } from './studio/follow';
 import { keepAnswers, showKept } from './studio/keepForBench';
-import { theme } from './theme/theme';
+import { StudioTheme } from './theme/StudioTheme';
 
 const isRefusal = (error: unknown): boolean => error instanceof Refused && error.status < 500;
 const queries: QueryClient = new QueryClient({
@@ -48,15 +46,14 @@ async function start(into: HTMLElement): Promise<void> {
   followStudio(queries);
   createRoot(into).render(
     <StrictMode>
-      <ThemeProvider theme={theme}>
-        <CssBaseline />
+      <StudioTheme>
         <QueryClientProvider client={queries}>
           <BrowserRouter>
             <Screens />
           </BrowserRouter>
           <MessageHost />
         </QueryClientProvider>
-      </ThemeProvider>
+      </StudioTheme>
     </StrictMode>,
   );
 }

@@ -1,6 +1,9 @@
 import { createTheme } from '@mui/material/styles';
 
 declare module '@mui/material/styles' {
+  interface CssThemeVariables {
+    enabled: true;
+  }
   interface Palette {
     /** Brass: due now, and nothing else. */
     due: string;
