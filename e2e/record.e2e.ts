@@ -176,7 +176,12 @@ test('a batch is closed with lines unticked: what closing makes of them is said 
     .getByRole('button', { name: 'not done' })
     .click();
   await asked('Add white vinegar to the bath').getByRole('button', { name: 'went in as planned' }).click();
+  // Without a word on how it came out nothing is closed, and it is said what is missing.
+  await verdict.getByRole('button', { name: 'Close the batch' }).click();
+  await expect(verdict.getByRole('alert')).toContainText('Say how it came out.');
+  await expect(page).toHaveURL(/pots\/b15-angelus/);
   await verdict.getByRole('button', { name: 'usable' }).click();
+  await expect(verdict.getByRole('alert')).toHaveCount(0);
   await verdict.getByRole('button', { name: 'Close the batch' }).click();
   await expect(page).toHaveURL(/book\/b15-angelus/);
   await expect(page.getByText(/^Not ticked, but done as planned: Lift the goods in/)).toBeVisible();

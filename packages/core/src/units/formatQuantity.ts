@@ -10,6 +10,9 @@ export interface ShownAmount {
 /** Grams below which a dyer reads milligrams. */
 const LEAST_GRAMS = 0.01;
 
+/** Minutes below which a clock reads seconds. */
+const LEAST_MINUTES = 1;
+
 /** Three figures, from 100 up all that stands before the point; no trailing zeros. */
 const threeOf = (value: number): string =>
   Math.abs(value) >= 100 ? String(Math.round(value)) : plainNumber(Number(value.toPrecision(3)));
@@ -24,13 +27,15 @@ const largeOf = (value: number): string => (Math.abs(value) >= 100 ? threeOf(val
 
 /**
  * A value in its canonical unit as a dyer reads it, to three figures: large volumes in liters, small masses in milligrams,
- * long times in hours, money with cents.
+ * long times in hours and short ones in seconds, money with cents.
  */
 export function showAmount(value: number, unit: string): ShownAmount {
   const size = Math.abs(value);
   if (unit === 'mL' && size >= 1000) return { number: largeOf(value / 1000), unit: 'L' };
   if (unit === 'g' && size >= 10_000) return { number: largeOf(value / 1000), unit: 'kg' };
   if (unit === 'g' && size > 0 && size < LEAST_GRAMS) return { number: threeOf(1000 * value), unit: 'mg' };
+  if (unit === 'min' && size > 0 && size < LEAST_MINUTES)
+    return { number: String(Math.max(1, Math.round(60 * value))), unit: 's' };
   if (unit === 'min' && value >= 60) return { number: hoursAndMinutes(value), unit: '' };
   if (unit === 'min' && value >= 10) return { number: trimmed(value, 0), unit };
   if (unit === 'pH') return { number: `pH ${value.toFixed(1)}`, unit: '' };

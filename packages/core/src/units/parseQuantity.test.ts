@@ -182,6 +182,10 @@ describe('showing amounts', () => {
     [93.33333333333333, '°C', '93.3 °C'],
     [82.5, '°C', '82.5 °C'],
     [2.5, 'min', '2.5 min'],
+    [0.251, 'min', '15 s'],
+    [0.5, 'min', '30 s'],
+    [0.001, 'min', '1 s'],
+    [0, 'min', '0 min'],
     [1e-12, 'g', 'under 0.000001 mg'],
     [100, 'g', '100 g'],
   ])('%d %s', (amount, unit, shown) => expect(formatAmount(amount, unit)).toBe(shown));

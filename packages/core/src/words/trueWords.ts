@@ -125,7 +125,7 @@ function waitLines({ line, more, meant, real }: TrueWait, reading: Reading): Tru
       key: line.id,
       what: more && !isOpen(reading.batch.card) ? 'Waited longer' : titleOf(line, reading),
       figure: figure(minutes, 'min', () => (meant === null ? 'by the clock' : 'as it was meant')),
-      note: clock ? `${plainNumber(Math.round(real))} min by the clock` : null,
+      note: clock ? `${formatAmount(real, 'min')} by the clock` : null,
     },
   ];
 }

@@ -26,11 +26,15 @@ export function CloseBatch({
   const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
   const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
   const [note, setNote] = useState('');
+  const [missed, setMissed] = useState(false);
   const navigate = useNavigate();
   // What closing makes of a line stands until somebody says otherwise.
   const [otherwise, setOtherwise] = useState<ReadonlySet<string>>(new Set());
   const close = async (): Promise<void> => {
-    if (outcome === null) return;
+    if (outcome === null) {
+      setMissed(true);
+      return;
+    }
     const events = rest.flatMap((open) => saidOf(open, otherwise.has(open.line.id)));
     if (!(await recorder.recordAll([...events, { kind: 'closed', outcome, standing, note }]))) return;
     void navigate(`/book/${batchId}`);
@@ -77,6 +81,11 @@ export function CloseBatch({
         </Box>
       )}
       <WordToggle label="How it came out" value={outcome} words={OUTCOMES} onChange={setOutcome} />
+      {missed && outcome === null && (
+        <Typography role="alert" variant="body2" sx={{ fontWeight: 600 }}>
+          ✕ Say how it came out. A first look at the wet goods will do: judge again when they are dry.
+        </Typography>
+      )}
       <WordToggle label="What becomes of it" value={standing} words={STANDINGS} onChange={setStanding} />
       <TextLine
         label="In words"
@@ -86,7 +95,7 @@ export function CloseBatch({
         maxLength={4000}
         placeholder="a little deeper than the card, level"
       />
-      <Button variant="contained" size="large" disabled={outcome === null} onClick={() => void close()}>
+      <Button variant="contained" size="large" onClick={() => void close()}>
         Close the batch
       </Button>
     </Box>

@@ -350,8 +350,8 @@ function WaitActions({ line, words, now, recorder }: LineProps) {
     return (
       <>
         <Box sx={{ mb: 2 }}>
+          {words.wait.sureness === 'estimate' && <Typography component="span">about </Typography>}
           <Amount value={words.wait.value} unit="min" px={48} />
-          {words.wait.sureness === 'estimate' && <Typography component="span"> about</Typography>}
         </Box>
         <Button
           fullWidth
