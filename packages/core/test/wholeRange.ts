@@ -3,7 +3,8 @@ import { SET_METHOD_NAMES } from '../src/heat/setMethods';
 import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/method';
 import type { MethodKind, PassMethod } from '../src/method';
 import { ACID_TIMES } from '../src/method/acidTimes';
-import { ARRANGEMENTS, recipeSchema, type Recipe } from '../src/recipe/recipe';
+import { LIES } from '../src/process/terms';
+import { recipeSchema, type Recipe } from '../src/recipe/recipe';
 import { quantityKind, type QuantityKindName } from '../src/units/quantityKinds';
 
 /** A value anywhere a field lets it be: its ends, what is usual, and now and then what is on the way to it. */
@@ -159,7 +160,7 @@ const pass = fc.record({
     },
   ),
   goodsGoIn: fc.constantFrom('wet', 'dry'),
-  arrangement: fc.record({ kind: fc.constantFrom(...ARRANGEMENTS), count: anywhere('steps') }),
+  arrangement: fc.record({ kind: fc.constantFrom(...LIES), count: anywhere('steps') }),
   water: fc.oneof(
     anywhere('liquorRatio').map((value) => ({ basis: 'ratio', value })),
     anywhere('volume').map((value) => ({ basis: 'volume', value })),

@@ -1,17 +1,5 @@
 import { z } from 'zod';
 
-/** Sent with every change, whatever it says: a page of another site cannot send it without asking first. */
-export const OWN_HEADER = 'X-Ythrion';
-
-export const ACCESS = {
-  self: '/api/access',
-  signIn: '/api/access/sign-in',
-  pair: '/api/access/pair',
-  signOut: '/api/access/sign-out',
-  codes: '/api/access/codes',
-  devices: '/api/access/devices',
-} as const;
-
 const person = z
   .string({ error: 'Say who uses this device.' })
   .trim()

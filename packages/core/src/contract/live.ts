@@ -1,11 +1,6 @@
 import { z } from 'zod';
 import type { Event } from '../record/event';
 
-/** Said by every answer of the server: its clock as it answered, ISO 8601. */
-export const NOW_HEADER = 'X-Ythrion-Now';
-/** Said by answers that hold events: how far they reach, as a cursor. */
-export const CURSOR_HEADER = 'X-Ythrion-Cursor';
-
 /**
  * A place in the server's own sequence of arrivals: its number and the id of the event that has it, `480:e7f…`; `0` is
  * before the first. A number by itself will do, but does not notice that the studio went back to another copy.

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import type { WeakAcidName } from './weakAcidNames';
 
 /** An acid as a dyer buys it, with all there is to know of it: one entry makes it known everywhere. */
@@ -110,8 +109,3 @@ const FIRST_OF = new Map<WeakAcidName, AcidMaterial>(
 
 /** A bottle that a substance may come from: the first that is known. */
 export const materialOf = (substance: WeakAcidName): AcidMaterial => FIRST_OF.get(substance) ?? 'vinegar';
-
-/** An acid by its name in a document. */
-export const acidMaterialSchema = z.enum(ACID_MATERIALS, {
-  error: `An acid must be one of ${ACID_MATERIALS.join(', ')}.`,
-});

@@ -1,25 +1,16 @@
-import { z } from 'zod';
-import { quantity } from '../shelf/quantitySchema';
 import { lateAcids } from './heat';
 import { inSections } from './looks';
 import type { Method } from './method';
 import { IN_SECTIONS, laidOut, paintedSections, paintWater, paintWords } from './painted';
-import { sectionsSchema } from './settings';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const blankPaintingSettings = z.strictObject({
-  kind: z.literal('blank painting'),
-  sections: sectionsSchema,
-  pickUpMlPerG: quantity('pickUp'),
-});
-type Settings = z.infer<typeof blankPaintingSettings>;
+type Settings = MethodOf<'blank painting'>;
 
 export const blankPainting: Method<Settings> = {
   ...IN_SECTIONS,
   kind: 'blank painting',
   label: 'blank painting',
   gives: 'A knitted blank painted in stripes, wrapped, coiled and steamed.',
-  schema: blankPaintingSettings,
   usual: {
     kind: 'blank painting',
     sections: [

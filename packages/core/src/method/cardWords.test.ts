@@ -2,14 +2,14 @@ import { BENCH_TOOLS, depth, SHELF } from '../../test/examples';
 import { begunBatch } from '../../test/records';
 import { METHODS, type PassMethod } from '.';
 import { planFormulation } from '../plan/plan';
-import { cardLines } from '../record/card';
+import { cardLines } from '../record/cardLines';
 import { formulate, type Shelf } from '../recipe/materials';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
 import { noticeWords } from '../words/noticeWords';
 import { passSentence } from '../words/passSentence';
 import { liesWords } from './arranged';
-import type { OwnStep } from './ownWay';
+import type { OwnStep } from './ownStep';
 import { summarizeBatch } from '../record/summary';
 
 const CITRIC = { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' };

@@ -1,26 +1,18 @@
-import { z } from 'zod';
-import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
 import { dyebath } from './bath';
 import { goodsIn } from './goodsIn';
 import { lateAcids, stands } from './heat';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const coolBathSettings = z.strictObject({
-  kind: z.literal('cool bath'),
-  minutes: quantity('minutes'),
-  temperatureC: quantity('roomTemperature'),
-});
-type Settings = z.infer<typeof coolBathSettings>;
+type Settings = MethodOf<'cool bath'>;
 
 export const coolBath: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'cool bath',
   label: 'cool bath',
   gives: 'No heat for hours, then a set; tonal when the goods are dry or twisted.',
-  schema: coolBathSettings,
   usual: { kind: 'cool bath', minutes: 720, temperatureC: 20 },
   liquid: 'water',
   hot: false,

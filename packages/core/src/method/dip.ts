@@ -1,8 +1,6 @@
 import { threeFigures } from '../units/threeFigures';
-import { z } from 'zod';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { quantity } from '../shelf/quantitySchema';
 import { dyeStretches } from '../skein/yarnLook';
 import { dyebath } from './bath';
 import { along, goodsIn } from './goodsIn';
@@ -10,22 +8,15 @@ import { hold, lateAcids, rise } from './heat';
 import type { WayStep } from './line';
 import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { idIn, of } from './scene';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const dipSettings = z.strictObject({
-  kind: z.literal('dip'),
-  sharePercent: quantity('sharePercent'),
-  steps: quantity('steps'),
-  minutes: quantity('minutes'),
-});
-type Settings = z.infer<typeof dipSettings>;
+type Settings = MethodOf<'dip'>;
 
 export const dip: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'dip',
   label: 'dip',
   gives: 'A gradient by time in the bath, the end first.',
-  schema: dipSettings,
   usual: { kind: 'dip', sharePercent: 60, steps: 4, minutes: 20 },
   liquid: 'water',
   hot: true,

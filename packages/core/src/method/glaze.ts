@@ -1,15 +1,12 @@
-import { z } from 'zod';
-import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
 import { dyebath } from './bath';
 import { goodsIn } from './goodsIn';
 import { lateAcids, stands } from './heat';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const glazeSettings = z.strictObject({ kind: z.literal('glaze'), minutes: quantity('minutes') });
-type Settings = z.infer<typeof glazeSettings>;
+type Settings = MethodOf<'glaze'>;
 
 /** Classes that strike too slowly cold. */
 const SLOW = ['milling', 'super-milling', 'metal complex'];
@@ -19,7 +16,6 @@ export const glaze: Method<Settings> = {
   kind: 'glaze',
   label: 'glaze',
   gives: 'Cold, strongly acid, left untouched: a thin surface color. Fast-striking dyes only.',
-  schema: glazeSettings,
   usual: { kind: 'glaze', minutes: 30 },
   liquid: 'water',
   hot: false,

@@ -1,8 +1,6 @@
-import { z } from 'zod';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { EVERYWHERE } from '../process/place';
-import { quantity } from '../shelf/quantitySchema';
+import { EVERYWHERE } from '../process/everywhere';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';
@@ -10,21 +8,15 @@ import { lateAcids } from './heat';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { iceOf, idIn, of } from './scene';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const iceSettings = z.strictObject({
-  kind: z.literal('ice'),
-  iceGrams: quantity('iceMass'),
-  meltMinutes: quantity('minutes'),
-});
-type Settings = z.infer<typeof iceSettings>;
+type Settings = MethodOf<'ice'>;
 
 export const ice: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'ice',
   label: 'ice or snow',
   gives: 'Powder on ice over damp goods on a rack; what melts carries it in.',
-  schema: iceSettings,
   usual: { kind: 'ice', iceGrams: 1500, meltMinutes: 480 },
   liquid: 'ice',
   dry: true,

@@ -1,20 +1,17 @@
-import { z } from 'zod';
 import { dyebath } from './bath';
 import { goodsIn } from './goodsIn';
 import { ledHot } from './heat';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const immersionSettings = z.strictObject({ kind: z.literal('immersion') });
-type Settings = z.infer<typeof immersionSettings>;
+type Settings = MethodOf<'immersion'>;
 
 export const immersion: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'immersion',
   label: 'immersion',
   gives: 'A full pot, stirred: solids and semisolids.',
-  schema: immersionSettings,
   usual: { kind: 'immersion' },
   liquid: 'water',
   hot: true,

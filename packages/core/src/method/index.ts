@@ -1,42 +1,19 @@
-import { z } from 'zod';
-import { blankPainting, blankPaintingSettings } from './blankPainting';
-import { coolBath, coolBathSettings } from './coolBath';
-import { dip, dipSettings } from './dip';
-import { glaze, glazeSettings } from './glaze';
-import { ice, iceSettings } from './ice';
-import { immersion, immersionSettings } from './immersion';
-import { lowImmersion, lowImmersionSettings } from './lowImmersion';
+import { blankPainting } from './blankPainting';
+import { coolBath } from './coolBath';
+import { dip } from './dip';
+import { glaze } from './glaze';
+import { ice } from './ice';
+import { immersion } from './immersion';
+import { lowImmersion } from './lowImmersion';
 import type { Method } from './method';
-import { ownWay, ownWaySettings } from './ownWay';
-import { paintedStack, paintedStackSettings } from './paintedStack';
-import { painting, paintingSettings } from './painting';
-import { repeated, repeatedSettings } from './repeated';
-import type { Section } from './settings';
-import { sprinkle, sprinkleSettings } from './sprinkle';
+import { ownWay } from './ownWay';
+import { paintedStack } from './paintedStack';
+import { painting } from './painting';
+import { repeated } from './repeated';
+import type { MethodKind, MethodOf, PassMethod, Section } from './settings';
+import { sprinkle } from './sprinkle';
 
-/** How a pass brings dye and goods together, with just what that way needs. */
-export const passMethodSchema = z.discriminatedUnion(
-  'kind',
-  [
-    immersionSettings,
-    lowImmersionSettings,
-    coolBathSettings,
-    glazeSettings,
-    repeatedSettings,
-    dipSettings,
-    paintingSettings,
-    sprinkleSettings,
-    iceSettings,
-    paintedStackSettings,
-    blankPaintingSettings,
-    ownWaySettings,
-  ],
-  { error: 'A pass must name its method, such as { "kind": "immersion" }.' },
-);
-
-export type PassMethod = z.infer<typeof passMethodSchema>;
-export type MethodKind = PassMethod['kind'];
-export type MethodOf<K extends MethodKind> = Extract<PassMethod, { kind: K }>;
+export type { MethodKind, MethodOf, PassMethod } from './settings';
 
 /** Every way of dyeing. A way that is missing here, or lacks a part, does not compile. */
 export const METHODS = {

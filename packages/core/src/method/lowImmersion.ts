@@ -1,27 +1,16 @@
 import { threeFigures } from '../units/threeFigures';
-import { z } from 'zod';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes, emptied, filled } from './bath';
 import { goodsIn } from './goodsIn';
 import { ledHot } from './heat';
 import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
-import { panArea, panSchema } from './settings';
+import { panArea } from './panArea';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const lowImmersionSettings = z.strictObject({
-  kind: z.literal('low immersion'),
-  pan: panSchema,
-  /** Height of the pan's wall, cm. */
-  wallCm: quantity('length'),
-  /** How high the liquid stands with the goods in it, cm. */
-  depthCm: quantity('length'),
-  turns: quantity('steps'),
-});
-type Settings = z.infer<typeof lowImmersionSettings>;
+type Settings = MethodOf<'low immersion'>;
 
 /** Density of wool-like fiber, g/mL: Morton and Hearle, Physical Properties of Textile Fibres, wool 1.31, from memory. */
 const FIBER_G_PER_ML = 1.31;
@@ -31,7 +20,6 @@ export const lowImmersion: Method<Settings> = {
   kind: 'low immersion',
   label: 'low immersion pan',
   gives: 'Water just at the goods, color dropped in places, turned once or twice.',
-  schema: lowImmersionSettings,
   usual: {
     kind: 'low immersion',
     pan: { shape: 'rectangular', lengthCm: 50, widthCm: 30 },

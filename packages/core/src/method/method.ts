@@ -1,4 +1,3 @@
-import type { z } from 'zod';
 import type { DrawnDye } from '../color/drawnColor';
 import type { Figure } from '../figure/figure';
 import type { Act, VesselRole } from '../process/act';
@@ -69,7 +68,6 @@ export interface Method<S extends { kind: string }> {
   label: string;
   /** What the way is for, in a sentence. */
   gives: string;
-  schema: z.ZodType<S>;
   /** What is usual for it (common practice, no source). */
   usual: S;
   /** Where its liquid comes from: the water of the pass, the size of the pan, what the goods pick up, or the ice. */

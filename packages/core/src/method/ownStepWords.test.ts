@@ -1,5 +1,5 @@
 import { ownStepWords } from './ownStepWords';
-import type { OwnStep } from './ownWay';
+import type { OwnStep } from './ownStep';
 
 const names = {
   dye: (id: string) => (id === 'd1' ? 'Vault Blue' : null),

@@ -1,6 +1,6 @@
 import { threeFigures } from '../units/threeFigures';
 import { formatAmount } from '../units/formatQuantity';
-import type { OwnStep } from './ownWay';
+import type { OwnStep } from './ownStep';
 
 /** What a step names, in words. */
 export interface StepNames {

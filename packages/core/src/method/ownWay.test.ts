@@ -1,13 +1,15 @@
 import { depth, SHELF } from '../../test/examples';
 import { begunBatch } from '../../test/records';
-import { cardLines } from '../record/card';
+import { cardLines } from '../record/cardLines';
 import { planFormulation } from '../plan/plan';
 import type { Plan } from '../plan/planTypes';
 import { formulate } from '../recipe/materials';
 import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
 import { noticeWords } from '../words/noticeWords';
-import { OWN_STEP_USUAL, ownWaySettings, type OwnStep } from './ownWay';
+import { OWN_STEP_USUAL } from './ownWay';
+import { passMethodSchema } from './settings';
+import type { OwnStep } from './ownStep';
 
 /** 200 g at 1 % from a stock of 1 %, in 6 L with 120 mL of vinegar: 5680 mL of water. */
 function recipeOf(steps: readonly OwnStep[]): Recipe {
@@ -121,8 +123,8 @@ test('sixty steps are an own way, sixty-one are refused', () => {
     kind: 'own way',
     steps: Array.from({ length: count }, () => ({ do: 'turn' })),
   });
-  expect(ownWaySettings.safeParse(turns(60)).success).toBe(true);
-  expect(ownWaySettings.safeParse(turns(61)).error?.issues[0]?.message).toBe(
+  expect(passMethodSchema.safeParse(turns(60)).success).toBe(true);
+  expect(passMethodSchema.safeParse(turns(61)).error?.issues[0]?.message).toBe(
     'An own way can have at most 60 steps.',
   );
 });

@@ -1,8 +1,5 @@
 import { threeFigures } from '../units/threeFigures';
-import { z } from 'zod';
 import { USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
-import { idSchema } from '../shelf/common';
-import { quantity } from '../shelf/quantitySchema';
 import { formatAmount } from '../units/formatQuantity';
 import { acidInto, dilution, emptied, pour, waterInto } from './bath';
 import { along, goodsIn } from './goodsIn';
@@ -11,54 +8,11 @@ import { lineWith, type WayStep } from './line';
 import { allOver } from './looks';
 import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { lifted } from './ready';
+import type { OwnStep, OwnStepKind } from './ownStep';
 import { idIn, of, type Scene } from './scene';
+import type { MethodOf } from './settings';
 
-/** One step of an own way. It names lines and shares, never grams, so that it can be scaled. */
-export const ownStepSchema = z.discriminatedUnion(
-  'do',
-  [
-    /** A part of the water of the pass. */
-    z.strictObject({ do: z.literal('water'), sharePercent: quantity('sharePercent') }),
-    /** A dose of one dye line, or of each: a line goes in in as many equal doses as there are steps for it. */
-    z.strictObject({ do: z.literal('dye'), lineId: idSchema.nullable() }),
-    /** An acid dose of the pass; several steps share it equally. */
-    z.strictObject({ do: z.literal('acid'), acidId: idSchema }),
-    /** Goods in, all of them or a part of their length. */
-    z.strictObject({ do: z.literal('goods in'), sharePercent: quantity('sharePercent') }),
-    z.strictObject({ do: z.literal('lift') }),
-    z.strictObject({ do: z.literal('turn') }),
-    z.strictObject({ do: z.literal('re-tie') }),
-    z.strictObject({ do: z.literal('heat'), temperatureC: quantity('temperature') }),
-    z.strictObject({ do: z.literal('hold'), minutes: quantity('minutes'), untilClear: z.boolean() }),
-    z.strictObject({ do: z.literal('stand'), minutes: quantity('minutes'), untilClear: z.boolean() }),
-  ],
-  { error: 'A step of an own way must say what to do, such as { "do": "lift" }.' },
-);
-export type OwnStep = z.infer<typeof ownStepSchema>;
-export type OwnStepKind = OwnStep['do'];
-
-/** A step from before acid doses had ids of their own named one by its place. */
-function withAcidNamed(steps: unknown): unknown {
-  if (!Array.isArray(steps)) return steps;
-  return steps.map((step: unknown) => {
-    if (typeof step !== 'object' || step === null || !('nth' in step)) return step;
-    const { nth, ...rest } = step;
-    return { ...rest, acidId: `acid${String(nth)}` };
-  });
-}
-
-/** Its settings. */
-export const ownWaySettings = z.strictObject({
-  kind: z.literal('own way'),
-  steps: z.preprocess(
-    withAcidNamed,
-    z
-      .array(ownStepSchema)
-      .min(1, { error: 'An own way needs at least one step.' })
-      .max(60, { error: 'An own way can have at most 60 steps.' }),
-  ),
-});
-type Settings = z.infer<typeof ownWaySettings>;
+type Settings = MethodOf<'own way'>;
 
 /** Each kind of step in the words of a list to choose from. */
 export const OWN_STEP_LABELS: Record<OwnStepKind, string> = {
@@ -191,7 +145,6 @@ export const ownWay: Method<Settings> = {
   kind: 'own way',
   label: 'own way',
   gives: 'Step by step as you put it together, for what no other way does.',
-  schema: ownWaySettings,
   usual: {
     kind: 'own way',
     steps: (['water', 'dye', 'goods in', 'acid', 'heat', 'hold'] as const).map(

@@ -1,7 +1,8 @@
 import { figure, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import type { End } from '../process/act';
-import { EVERYWHERE, type Place } from '../process/place';
+import type { Place } from '../process/place';
+import { EVERYWHERE } from '../process/everywhere';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';

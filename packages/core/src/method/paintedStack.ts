@@ -1,6 +1,4 @@
-import { z } from 'zod';
 import type { End } from '../process/act';
-import { quantity } from '../shelf/quantitySchema';
 import { dyes } from './bath';
 import { lateAcids } from './heat';
 import { lineWith, type Written } from './line';
@@ -8,16 +6,9 @@ import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { laidOut, moved, paintMl, paintNotices, paintWater, paintWords } from './painted';
 import { paintCup, type Scene } from './scene';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const paintedStackSettings = z.strictObject({
-  kind: z.literal('painted stack'),
-  layers: quantity('steps'),
-  /** Share of what a layer is given that drains to the one below, %. */
-  drainPercent: quantity('drainPercent'),
-  pickUpMlPerG: quantity('pickUp'),
-});
-type Settings = z.infer<typeof paintedStackSettings>;
+type Settings = MethodOf<'painted stack'>;
 
 /** A layer of a stack, counted from the top, 0 first. */
 export const layerOf = (layers: number, i: number) =>
@@ -48,7 +39,6 @@ export const paintedStack: Method<Settings> = {
   kind: 'painted stack',
   label: 'painted stack',
   gives: 'Flat pieces one on another in a shallow pan; the lowest comes out darkest.',
-  schema: paintedStackSettings,
   usual: { kind: 'painted stack', layers: 3, drainPercent: 20, pickUpMlPerG: 1.2 },
   liquid: 'paint',
   hot: false,

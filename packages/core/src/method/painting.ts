@@ -1,28 +1,16 @@
-import { z } from 'zod';
-import { quantity } from '../shelf/quantitySchema';
 import { lateAcids } from './heat';
 import { inSections } from './looks';
 import type { Method } from './method';
 import { IN_SECTIONS, laidOut, paintedSections, paintWater, paintWords } from './painted';
-import { sectionsSchema } from './settings';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const paintingSettings = z.strictObject({
-  kind: z.literal('painting'),
-  layout: z.enum(['across', 'around', 'touches'], {
-    error: 'Sections lie across, around, or as touches.',
-  }),
-  sections: sectionsSchema,
-  pickUpMlPerG: quantity('pickUp'),
-});
-type Settings = z.infer<typeof paintingSettings>;
+type Settings = MethodOf<'painting'>;
 
 export const painting: Method<Settings> = {
   ...IN_SECTIONS,
   kind: 'painting',
   label: 'section painting',
   gives: 'Solution worked into sections of the hank, the lightest color first.',
-  schema: paintingSettings,
   usual: {
     kind: 'painting',
     layout: 'around',

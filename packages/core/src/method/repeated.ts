@@ -1,7 +1,5 @@
-import { z } from 'zod';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { quantity } from '../shelf/quantitySchema';
 import { acidsAt, dilution, pour, water } from './bath';
 import { goodsIn } from './goodsIn';
 import { hold, lateAcids, rise } from './heat';
@@ -10,15 +8,9 @@ import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { lifted } from './ready';
 import { idIn, of } from './scene';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const repeatedSettings = z.strictObject({
-  kind: z.literal('repeated'),
-  repeats: quantity('steps'),
-  /** Between one dose and the next, min. */
-  minutes: quantity('minutes'),
-});
-type Settings = z.infer<typeof repeatedSettings>;
+type Settings = MethodOf<'repeated'>;
 
 const which = ({ dose }: Pick<Line, 'dose'>): string => (dose ? `dose ${dose.nth} of ${dose.of}` : 'dose');
 
@@ -27,7 +19,6 @@ export const repeated: Method<Settings> = {
   kind: 'repeated',
   label: 'repeated twist or knot',
   gives: 'Small doses into a hot acid pot, the goods re-tied between them.',
-  schema: repeatedSettings,
   usual: { kind: 'repeated', repeats: 4, minutes: 8 },
   liquid: 'water',
   hot: true,

@@ -1,22 +1,14 @@
-import { z } from 'zod';
 import { drawnColor } from '../color/drawnColor';
-import { EVERYWHERE } from '../process/place';
-import { quantity } from '../shelf/quantitySchema';
+import { EVERYWHERE } from '../process/everywhere';
 import { averageHex } from '../skein/yarnLook';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes, water } from './bath';
 import { goodsIn } from './goodsIn';
 import { ledHot, stands } from './heat';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
+import type { MethodOf } from './settings';
 
-/** Its settings. */
-export const sprinkleSettings = z.strictObject({
-  kind: z.literal('sprinkle'),
-  citricPerGram: quantity('citricPerGram'),
-  coverPercent: quantity('sharePercent'),
-  settleMinutes: quantity('minutes'),
-});
-type Settings = z.infer<typeof sprinkleSettings>;
+type Settings = MethodOf<'sprinkle'>;
 
 /** Smallest cover that is drawn. */
 const LEAST_COVER = 0.05;
@@ -26,7 +18,6 @@ export const sprinkle: Method<Settings> = {
   kind: 'sprinkle',
   label: 'sprinkle',
   gives: 'Dry powder, or powder cut with citric crystals, in speckles.',
-  schema: sprinkleSettings,
   usual: { kind: 'sprinkle', citricPerGram: 10, coverPercent: 30, settleMinutes: 5 },
   liquid: 'water',
   dry: true,

@@ -9,7 +9,8 @@ import { formulate } from '../recipe/materials';
 import { METHOD_KINDS, METHODS, sectionsOf } from '../method';
 import { planFormulation } from './plan';
 import { ACID_TIMES } from '../method/acidTimes';
-import { ARRANGEMENTS, recipeSchema, type Recipe } from '../recipe/recipe';
+import { LIES } from '../process/terms';
+import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
 import { planReading, runSheet } from '../words/runSheet';
 import { linesOf } from '../../test/plans';
@@ -43,7 +44,7 @@ const pass = fc
   .record({
     kind: fc.constantFrom(...METHOD_KINDS),
     entries: fc.array(entry, { minLength: 1, maxLength: 3 }),
-    lies: fc.constantFrom(...ARRANGEMENTS),
+    lies: fc.constantFrom(...LIES),
     dry: fc.boolean(),
     kept: fc.boolean(),
     ratio: number(4, 60),

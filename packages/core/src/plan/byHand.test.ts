@@ -1,6 +1,6 @@
 import { formulation, SHELF } from '../../test/examples';
 import { asPlanned, begunBatch, tick, withEvents } from '../../test/records';
-import { cardLines } from '../record/card';
+import { cardLines } from '../record/cardLines';
 import { actualRecipe } from '../record/actualRecipe';
 import { foldRecord } from '../record/foldRecord';
 import { depthAt } from '../process/depths';

@@ -4,7 +4,7 @@ import { acidsAt, toppedUp } from '../method/bath';
 import type { Written } from '../method/line';
 import { ready } from '../method/ready';
 import type { AnyScene, Scene } from '../method/scene';
-import { DYED_IN } from '../process/act';
+import { DYED_IN } from '../process/terms';
 import { emptyState, type State } from '../process/state';
 import { named } from '../recipe/materials';
 import type { Formulation, Pass } from '../recipe/recipe';

@@ -3,7 +3,7 @@ import { passSentence } from '../words/passSentence';
 import { BENCH_TOOLS, depth, goodsLine, heatSet, SHELF, SYRINGE_AND_CYLINDER } from '../../test/examples';
 import { begunBatch } from '../../test/records';
 import { WARM_C } from '../method/heat';
-import { cardLines } from '../record/card';
+import { cardLines } from '../record/cardLines';
 import { lineWords } from '../words/lineWords';
 import { potSchema } from '../shelf/pot';
 import { US_ML } from '../units/conversions';

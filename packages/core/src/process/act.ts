@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '../shelf/common';
 import { materialSchema } from './material';
 import { intervalSchema, placeSchema } from './place';
+import { LIES, PURPOSES, VESSEL_ROLES } from './terms';
 
 /** Names an act or a vessel by its role, never by its position. Compared, never taken apart. */
 export const roleSchema = z
@@ -10,58 +11,6 @@ export const roleSchema = z
     error: 'A role holds 1 to 160 letters, digits, dots, colons, dashes or underscores.',
   });
 
-export const VESSEL_ROLES = [
-  'pot',
-  'pan',
-  'tub',
-  'soak',
-  'tray',
-  'rack',
-  'steamer',
-  'oven',
-  'microwave',
-  'wrap',
-  'mixing cup',
-  'paint cup',
-  'working dilution',
-  'jar',
-  'melting ice',
-] as const;
-
-/** Vessels that goods are dyed in: the first of them in a list is the one on the shelf that was chosen. */
-export const DYED_IN: readonly (typeof VESSEL_ROLES)[number][] = ['pot', 'pan', 'tray', 'wrap'];
-
-/** Vessels that never have goods in them. */
-export const CUPS: readonly (typeof VESSEL_ROLES)[number][] = [
-  'mixing cup',
-  'paint cup',
-  'working dilution',
-  'jar',
-];
-
-/** What an act is for, where its kind alone does not say. */
-export const PURPOSES = [
-  'soak',
-  'bath',
-  'dilution',
-  'dose',
-  'paint',
-  'warm',
-  'late',
-  'with powder',
-  'cut',
-  'melt',
-  'top up',
-  'catch up',
-  'settle',
-  'rest',
-  'strike',
-  'dip',
-  'set',
-  'unplanned',
-] as const;
-
-export const LIES = ['open', 'twisted', 'twisted tight', 'knotted', 'laid flat', 'tied sections'] as const;
 const liesSchema = z.strictObject({
   kind: z.enum(LIES, { error: `Goods lie ${LIES.join(', ')}.` }),
   count: z.int().min(0).max(1000),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { acidMaterialSchema } from '../materials/acids';
+import { acidMaterialSchema } from '../materials/acidSchema';
 import { idSchema } from '../shelf/common';
 
 /** Strength as a number that a label carries: above zero, at most 100. */

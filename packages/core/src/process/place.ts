@@ -26,6 +26,3 @@ export const placeSchema = z
   .refine(inOrder, IN_ORDER);
 
 export type Place = z.infer<typeof placeSchema>;
-
-/** All of every piece. */
-export const EVERYWHERE: Place = { piece: null, axis: 'around', from: 0, to: 1 };

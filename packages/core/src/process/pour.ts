@@ -6,7 +6,7 @@ import type { Draft } from './draft';
 import { entered } from './enter';
 import { joined } from './liquid';
 import type { Material } from './material';
-import { EVERYWHERE } from './place';
+import { EVERYWHERE } from './everywhere';
 import { iceOnto, intoVessel, ontoPlace } from './receive';
 import { emptyLiquid, NO_CONTACT, plainLiquid, type Liquid, type There } from './state';
 import { substanceOf } from './substance';

@@ -4,7 +4,9 @@ import { SET_METHOD_NAMES } from '../heat/setMethods';
 import { fiberWords } from '../shelf/fiberWords';
 import { jarWords } from '../shelf/jarWords';
 import { formulate } from './materials';
-import { jarFor, missingForColorway, newColorway, newDyeLine, newGoodsLine } from './newColorway';
+import { jarFor, missingForColorway, newColorway, newDyeLine } from './newColorway';
+import { newGoodsLine } from './newGoodsLine';
+import { goodsLineSchema } from './recipe';
 import { planFormulation } from '../plan/plan';
 import { quantityFor } from './quantityFor';
 import { colorwaySchema, heatSetSchema } from './recipe';
@@ -48,6 +50,9 @@ test('goods start at the put-up of their base', () => {
     gramsEach: 100,
     weighedGrams: null,
   });
+  // What it leaves unsaid is what a document leaves unsaid.
+  const said = { id: 'g', baseId: 'wool', count: 1, gramsEach: 100 };
+  expect(newGoodsLine('g', WOOL)).toEqual(goodsLineSchema.parse(said));
 });
 
 test.each(SET_METHOD_NAMES)('the usual %s is a set that can be saved', (method) => {

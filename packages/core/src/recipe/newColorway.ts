@@ -1,7 +1,7 @@
-import type { Base } from '../shelf/base';
 import type { Shelf } from './materials';
 import { QUICK_ACIDS } from './quickPour';
-import type { Colorway, DyeLine, GoodsLine, Pass } from './recipe';
+import { newGoodsLine } from './newGoodsLine';
+import type { Colorway, DyeLine, Pass } from './recipe';
 import { usualSet } from './usualSet';
 import { methodFacts, METHODS, sectionsOf } from '../method';
 import type { MethodKind, PassMethod } from '../method';
@@ -14,18 +14,6 @@ export function missingForColorway(shelf: Shelf): 'base' | 'dye' | null {
   if (onShelf(shelf.bases).length === 0) return 'base';
   return onShelf(shelf.dyes).length === 0 ? 'dye' : null;
 }
-
-/** Goods of one base at its own put-up. */
-export const newGoodsLine = (id: string, base: Base): GoodsLine => ({
-  id,
-  baseId: base.id,
-  count: 1,
-  gramsEach: base.putUpGrams,
-  weighedGrams: null,
-  form: null,
-  dyedOverHex: null,
-  catchUp: false,
-});
 
 /** A dye at a medium depth, from its first jar; the first dye not yet used, or the first at all. */
 export function newDyeLine(

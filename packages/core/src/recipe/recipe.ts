@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from '../shelf/common';
-import { acidMaterialSchema } from '../materials/acids';
+import { acidMaterialSchema } from '../materials/acidSchema';
 import { quantity } from '../shelf/quantitySchema';
 import { baseSchema, FORMS } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
@@ -11,9 +11,10 @@ import { toolSchema } from '../shelf/tool';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { SET_METHOD_NAMES, USUAL_RISE_C_PER_MIN } from '../heat/setMethods';
 import { dyeEntrySchema } from './dyeEntrySchema';
-import { passMethodSchema } from '../method';
+import { passMethodSchema } from '../method/settings';
 import { withAcidIds, withWrittenByAcid } from './acidIds';
 import { ACID_TIMES } from '../method/acidTimes';
+import { LIES } from '../process/terms';
 
 /** Goods of one base: a count of put-ups, each of a mass. */
 export const goodsLineSchema = z.strictObject({
@@ -70,18 +71,9 @@ export const waterSchema = z.discriminatedUnion('basis', [
   z.strictObject({ basis: z.literal('kept') }),
 ]);
 
-export const ARRANGEMENTS = [
-  'open',
-  'twisted',
-  'twisted tight',
-  'knotted',
-  'laid flat',
-  'tied sections',
-] as const;
-
 /** How the goods lie in a pass: turns of a twist, knots or ties are counted. */
 export const arrangementSchema = z.strictObject({
-  kind: z.enum(ARRANGEMENTS, { error: `Goods lie ${ARRANGEMENTS.join(', ')}.` }),
+  kind: z.enum(LIES, { error: `Goods lie ${LIES.join(', ')}.` }),
   count: quantity('steps').default(1),
 });
 

@@ -1,7 +1,8 @@
 import { pureAcidGrams } from '../acid/acidDose';
 import { additionGrams } from '../amounts/tally';
 import { amountOf, type MeasuredOut } from '../process/amountOf';
-import { cardLines, type Card } from './card';
+import type { Card } from './card';
+import { cardLines } from './cardLines';
 import type { Act } from '../process/act';
 import { actsDone, plannedDone } from './standing';
 import type { Event } from './event';

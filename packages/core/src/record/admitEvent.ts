@@ -5,7 +5,8 @@ import type { Act } from '../process/act';
 import { quantityFor } from '../recipe/quantityFor';
 import { judge } from '../units/parseQuantity';
 import { formatAmount } from '../units/formatQuantity';
-import { cardAct, type Card } from './card';
+import type { Card } from './card';
+import { cardAct } from './cardLines';
 import type { Event, EventOf } from './event';
 
 /** A jar or a dye as far as an event is held against it. */

@@ -1,6 +1,7 @@
 import { methodFacts } from '../method';
 import { amountOf } from '../process/amountOf';
-import { cardLines, type Card, type CardPass } from './card';
+import type { Card, CardPass } from './card';
+import { cardLines } from './cardLines';
 
 /** Purposes of what is measured out but does not come to the bath of a pass. */
 const BESIDE = ['soak', 'dilution', 'top up', 'melt'];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { acidMaterialSchema } from '../materials/acids';
+import { acidMaterialSchema } from '../materials/acidSchema';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
 import { METHOD_KINDS } from '../method';
@@ -62,21 +62,3 @@ export const cardSchema = z.strictObject({
 export type CardAct = z.infer<typeof cardActSchema>;
 export type CardPass = z.infer<typeof cardPassSchema>;
 export type Card = z.infer<typeof cardSchema>;
-
-/** A line with nothing but its act: what most lines leave as it is. */
-export const PLAIN_LINE: Omit<CardAct, 'id' | 'act'> = {
-  quiet: false,
-  tool: null,
-  madeUp: null,
-  askedGrams: null,
-  estimated: false,
-  dose: null,
-  cautions: [],
-};
-
-/** The acts that have a line of their own. */
-export const cardLines = (card: Card): CardAct[] => card.acts.filter((line) => !line.quiet);
-
-/** An act of the card by its id. */
-export const cardAct = (card: Card, id: string | null): CardAct | undefined =>
-  id === null ? undefined : card.acts.find((line) => line.id === id);

@@ -6,7 +6,8 @@ import { METHOD_KINDS, METHODS, sectionsOf } from '../method';
 import type { MethodKind } from '../method';
 import { planFormulation } from '../plan/plan';
 import { recipeSchema, type Formulation } from '../recipe/recipe';
-import { cardLines, cardSchema } from './card';
+import { cardSchema } from './card';
+import { cardLines } from './cardLines';
 import { summarizeBatch } from './summary';
 
 /** Two skeins of 100 g, one dye at 1 % (or what is asked), one acid dose at the start, simmered. */

@@ -1,6 +1,7 @@
 import { isAddition } from '../process/isAddition';
 import type { Batch } from './batch';
-import { cardAct, type CardAct } from './card';
+import type { CardAct } from './card';
+import { cardAct } from './cardLines';
 import type { Event, EventOf } from './event';
 import { inOrder } from './inOrder';
 import { strikeOut, type NewEvent } from './newEvent';

@@ -1,7 +1,8 @@
 import { depthOfShade } from '../amounts/dyeMass';
 import type { Dye } from '../shelf/dye';
 import { amountOf } from '../process/amountOf';
-import { cardLines, type Card } from './card';
+import type { Card } from './card';
+import { cardLines } from './cardLines';
 import { additionIn, dyeGramsOf, standardGramsOf } from './additions';
 import { standingEvents } from './standing';
 import type { Event } from './event';

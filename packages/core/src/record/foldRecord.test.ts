@@ -10,7 +10,8 @@ import { emptyState } from '../process/state';
 import { formulate } from '../recipe/materials';
 import type { Recipe } from '../recipe/recipe';
 import type { Batch } from './batch';
-import { cardLines, type CardAct } from './card';
+import type { CardAct } from './card';
+import { cardLines } from './cardLines';
 import { foldRecord } from './foldRecord';
 import { afterAMoment, takesOut } from './moment';
 

@@ -1,5 +1,6 @@
 import { answersOf, type Answer } from './answers';
-import { cardLines, type CardAct } from './card';
+import type { CardAct } from './card';
+import { cardLines } from './cardLines';
 import type { Batch } from './batch';
 import type { FoldedRecord } from './foldRecord';
 import { mayBePresumed } from './recording';

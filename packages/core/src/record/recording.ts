@@ -1,10 +1,11 @@
 import { broughtVessel } from '../plan/brought';
-import { CUPS, type Act, type ActOf } from '../process/act';
+import type { Act, ActOf } from '../process/act';
+import { CUPS } from '../process/terms';
 import { minutesOf } from '../process/amountOf';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
 import { isAddition } from '../process/isAddition';
-import { EVERYWHERE } from '../process/place';
+import { EVERYWHERE } from '../process/everywhere';
 import { emptyState, type ListedAct, type State } from '../process/state';
 import { vesselsNamed } from '../process/vesselsNamed';
 import type { Batch } from './batch';

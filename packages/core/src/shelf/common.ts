@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LONGEST_NAME } from './readName';
 
 /** Identifiers are made by the client, so that a repeated request never makes a second record. */
 export const idSchema = z
@@ -10,7 +11,7 @@ export const nameSchema = z
   .string({ error: 'A name must be text.' })
   .trim()
   .min(1, { error: 'A name cannot be empty.' })
-  .max(80, { error: 'A name can have at most 80 characters.' });
+  .max(LONGEST_NAME, { error: `A name can have at most ${LONGEST_NAME} characters.` });
 
 /** A short code to write on a tag or a jar. */
 export const codeSchema = z

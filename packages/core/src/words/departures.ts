@@ -2,7 +2,7 @@ import { ACIDS } from '../materials/acids';
 import type { Act } from '../process/act';
 import { amountOf } from '../process/amountOf';
 import type { Batch } from '../record/batch';
-import { cardLines } from '../record/card';
+import { cardLines } from '../record/cardLines';
 import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
 import { byLine, standingEvents } from '../record/standing';

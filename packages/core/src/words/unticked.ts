@@ -1,6 +1,7 @@
 import type { Impossible } from '../process/impossible';
 import type { FoldedRecord } from '../record/foldRecord';
-import { cardAct, type CardAct } from '../record/card';
+import type { CardAct } from '../record/card';
+import { cardAct } from '../record/cardLines';
 import type { Question } from '../record/questions';
 import { mayBePresumed } from '../record/recording';
 import type { RecordState } from '../record/recordState';

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
   dayOf,
-  goodsLineSchema,
+  newGoodsLine,
   notebookEvents,
   notebookWords,
   OUTCOMES,
@@ -71,13 +71,11 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         name: name.trim() === '' ? `From the notebook, ${dayOf(startedAt)}` : name.trim(),
         startedAt,
         goods: [
-          goodsLineSchema.parse({
-            id: newId(),
-            baseId,
+          {
+            ...newGoodsLine(newId(), { id: baseId, putUpGrams: grams / count }),
             count,
-            gramsEach: grams / count,
             weighedGrams: grams,
-          }),
+          },
         ],
         potId: null,
         remembered: true,

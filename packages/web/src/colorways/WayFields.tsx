@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import {
-  ARRANGEMENTS,
+  LIES,
   changeMethod,
   METHOD_KINDS,
   methodFacts,
@@ -69,7 +69,7 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
       <Choice
         label="They lie"
         value={pass.arrangement.kind}
-        options={ARRANGEMENTS.map((kind) => ({ value: kind, label: kind }))}
+        options={LIES.map((kind) => ({ value: kind, label: kind }))}
         onChange={(kind) => set((now) => ({ arrangement: { ...now.arrangement, kind } }))}
       />
       {counted && (

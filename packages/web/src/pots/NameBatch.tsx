@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { nameSchema } from '@ythrion/core';
+import { readName } from '@ythrion/core';
 import { TextLine } from '../parts/TextLine';
 import type { Recorder } from '../batch/useRecord';
 
 /** A batch that was begun without a plan gets its name whenever there is one. */
 export function NameBatch({ name, recorder }: { name: string; recorder: Recorder }) {
   const [text, setText] = useState('');
-  const read = nameSchema.safeParse(text);
+  const read = readName(text);
   const keep = async (): Promise<void> => {
-    if (read.success && (await recorder.record({ kind: 'named', name: read.data }, 'Named.'))) setText('');
+    if (read !== null && (await recorder.record({ kind: 'named', name: read }, 'Named.'))) setText('');
   };
   return (
     <Box
@@ -22,7 +22,7 @@ export function NameBatch({ name, recorder }: { name: string; recorder: Recorder
       }}
     >
       <TextLine label="Name" value={text} onChange={setText} placeholder={name} />
-      <Button type="submit" disabled={!read.success}>
+      <Button type="submit" disabled={read === null}>
         Keep the name
       </Button>
     </Box>

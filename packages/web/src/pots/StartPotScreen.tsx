@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
   firstFree,
-  goodsLineSchema,
+  newGoodsLine,
   momentOf,
   takenOverBy,
   vesselChoices,
@@ -40,11 +40,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
   const bases = shelf.bases.filter((base) => !base.retired);
   const vessels = vesselChoices(shelf.pots, useInUse());
   const [first] = bases;
-  const [goods, setGoods] = useState<GoodsLine[]>(() =>
-    first
-      ? [goodsLineSchema.parse({ id: newId(), baseId: first.id, count: 1, gramsEach: first.putUpGrams })]
-      : [],
-  );
+  const [goods, setGoods] = useState<GoodsLine[]>(() => (first ? [newGoodsLine(newId(), first)] : []));
   const [potId, setPotId] = useState(() => firstFree(vessels)?.id ?? '');
   const [from, setFrom] = useState('');
   const [earlier, setEarlier] = useState<Readonly<Record<string, string>>>({});
@@ -104,12 +100,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
       <Button
         sx={{ justifySelf: 'start' }}
         disabled={goods.length >= 24}
-        onClick={() =>
-          setGoods([
-            ...goods,
-            goodsLineSchema.parse({ id: newId(), baseId: first.id, count: 1, gramsEach: first.putUpGrams }),
-          ])
-        }
+        onClick={() => setGoods([...goods, newGoodsLine(newId(), first)])}
       >
         More goods
       </Button>

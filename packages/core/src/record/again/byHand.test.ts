@@ -8,7 +8,7 @@ import { titleOf } from '../../words/lineWords';
 import { dyeSchema } from '../../shelf/dye';
 import { lookAct } from '../unplanned';
 import { batchSchema, type Batch } from '../batch';
-import { cardLines } from '../card';
+import { cardLines } from '../cardLines';
 import { notebookEvents } from '../open/notebookEvents';
 import { openBatch } from '../open/openBatch';
 import { readNotebook } from '../open/readNotebook';

@@ -1,7 +1,8 @@
 import { actCautions } from '../../method/actCautions';
 import type { Act } from '../../process/act';
 import { vesselsNamed } from '../../process/vesselsNamed';
-import { cardAct, PLAIN_LINE, type Card, type CardAct } from '../card';
+import type { Card, CardAct } from '../card';
+import { cardAct, PLAIN_LINE } from '../cardLines';
 import { isOpen } from '../open/isOpen';
 import { CLEAR } from '../words';
 import type { RecordedAct } from '../recording';

@@ -8,7 +8,7 @@ import { depths } from '../../process/depths';
 import { formulate } from '../../recipe/materials';
 import type { Recipe } from '../../recipe/recipe';
 import { batchSchema, type Batch } from '../batch';
-import { cardLines } from '../card';
+import { cardLines } from '../cardLines';
 import { foldRecord } from '../foldRecord';
 import type { Again } from './again';
 import { dyeAgain } from './dyeAgain';

@@ -3,7 +3,8 @@ import { FieldError } from '../../figure/fieldError';
 import type { Thing } from '../../process/act';
 import { lineGrams } from '../../recipe/lineGrams';
 import { named, type Shelf } from '../../recipe/materials';
-import { goodsLineSchema, type GoodsLine, type Recipe } from '../../recipe/recipe';
+import { newGoodsLine } from '../../recipe/newGoodsLine';
+import type { GoodsLine, Recipe } from '../../recipe/recipe';
 import type { Batch } from '../batch';
 import type { FoldedRecord } from '../foldRecord';
 import type { Again, GoodsAgain } from './again';
@@ -53,13 +54,13 @@ export function goodsLines(
     const base = named(bases, now.baseId, 'goods', 'yarn base');
     const form = planned?.form ?? base.form;
     return [
-      goodsLineSchema.parse({
+      {
+        ...newGoodsLine(id, base),
         ...planned,
         ...measures,
-        id,
         form: base.id === thing.baseId && form !== base.form ? form : null,
         catchUp: thing.catchUp,
-      }),
+      },
     ];
   });
   if (!lines.some(({ catchUp }) => !catchUp))

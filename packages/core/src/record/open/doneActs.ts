@@ -2,7 +2,7 @@ import { USUAL_RISE_C_PER_MIN } from '../../heat/setMethods';
 import type { Act } from '../../process/act';
 import { SQUEEZED_ML_PER_GRAM } from '../../method/ready';
 import type { Batch } from '../batch';
-import { cardAct } from '../card';
+import { cardAct } from '../cardLines';
 import { actsDone, plannedDone } from '../standing';
 import { vesselOfPass } from '../unplanned';
 import type { NewEvent } from '../newEvent';

@@ -12,7 +12,8 @@ import {
   type Recipe,
 } from '../../recipe/recipe';
 import type { Pot } from '../../shelf/pot';
-import { PLAIN_LINE, type Card, type CardAct } from '../card';
+import type { Card, CardAct } from '../card';
+import { PLAIN_LINE } from '../cardLines';
 import { CARD_VERSION } from '../cardVersion';
 import type { LeavingLiquid } from './liquidLeaving';
 

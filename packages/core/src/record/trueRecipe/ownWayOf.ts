@@ -1,6 +1,6 @@
 import { pureAcidGrams } from '../../acid/acidDose';
 import { depthOfShade } from '../../amounts/dyeMass';
-import type { OwnStep } from '../../method/ownWay';
+import type { OwnStep } from '../../method/ownStep';
 import { amountOf, minutesOf, type MeasuredOut } from '../../process/amountOf';
 import type { Act } from '../../process/act';
 import type { AcidDose, DyeLine, Pass } from '../../recipe/recipe';

@@ -1,0 +1,5 @@
+import type { Pan } from './settings';
+
+/** Base of a pan, cm². */
+export const panArea = (pan: Pan): number =>
+  pan.shape === 'round' ? (Math.PI * pan.diameterCm ** 2) / 4 : pan.lengthCm * pan.widthCm;
