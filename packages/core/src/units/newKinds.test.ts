@@ -42,7 +42,7 @@ describe('lengths', () => {
     ['-30 m', 'altitude', -30],
   ])('%s in a field of %s', (text, kind, expected) => expect(value(text, kind)).toBeCloseTo(expected, 6));
   test('a length is no mass, and only an altitude may be negative', () => {
-    expect(problem('30 g', 'length')).toMatch(/That is a mass, and this field holds a length/);
+    expect(problem('30 g', 'length')).toMatch(/That is a mass\. Length goes by length/);
     expect(problem('-3', 'length')).toMatch(/cannot be negative/);
     expect(problem('-900', 'altitude')).toMatch(/cannot be under -430 m/);
   });

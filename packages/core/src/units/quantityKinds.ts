@@ -27,6 +27,12 @@ export interface QuantityKind {
   /** A value just above zero is allowed but zero itself is not. */
   aboveZero?: boolean;
   whole?: boolean;
+  /** Words that go with the number and change nothing, or a unit that only this amount has; one word each. */
+  words?: string;
+  /** What a level teaspoon of it weighs, where nobody has to say. */
+  gramsPerTeaspoon?: number;
+  /** How it is said, with two examples, where its dimension alone would not tell. */
+  said?: string;
 }
 
 const MASSES = [1, 5, 10, 20, 50, 100, 150, 200, 250, 300, 400, 500, 600, 800, 1000, 1500, 2000];
@@ -80,6 +86,7 @@ export const QUANTITY_KINDS = {
     usual: [0.01, 100],
     ladder: [0.1, 0.25, 0.5, 1, 2, 4, 5, 10, 20, 50, 100],
     aboveZero: true,
+    said: 'Powder goes by weight: 0.5 g, 250 mg.',
   },
   acidPerLiter: {
     dimension: 'concentration',
@@ -121,6 +128,7 @@ export const QUANTITY_KINDS = {
     possible: [0, 5000],
     usual: [0.5, 200],
     ladder: [1, 2.5, 5, 7.5, 10, 15, 20, 30, 40],
+    said: 'Crystals go by weight: 5 g, 1/4 oz.',
   },
   alkalinity: {
     dimension: 'number',
@@ -129,6 +137,8 @@ export const QUANTITY_KINDS = {
     possible: [0, 1000],
     usual: [0, 400],
     ladder: [0, 25, 50, 100, 150, 200, 300],
+    words: 'mg/l',
+    said: 'Alkalinity goes by milligrams a liter: 80, 150 mg/L.',
   },
   liquorRatio: {
     dimension: 'ratio',
@@ -150,8 +160,8 @@ export const QUANTITY_KINDS = {
     dimension: 'time',
     unit: 'min',
     noun: 'time',
-    possible: [0, 4320],
-    usual: [0, 1440],
+    possible: [0, 20_160],
+    usual: [0, 4320],
     ladder: [5, 10, 15, 20, 25, 30, 40, 45, 60, 90, 120, 180, 480, 720],
   },
   count: {
@@ -162,6 +172,8 @@ export const QUANTITY_KINDS = {
     usual: [1, 100],
     ladder: [1, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 30, 60],
     whole: true,
+    words: 'skein hank mini ball top blank piece pair sock',
+    said: 'A count is a whole number: 3, 12 skeins.',
   },
   fiberPercent: {
     dimension: 'percent',
@@ -179,6 +191,8 @@ export const QUANTITY_KINDS = {
     possible: [0, 100_000],
     usual: [0, 500],
     ladder: [5, 10, 15, 20, 30, 50],
+    words: '€ $ £',
+    said: 'A price goes by number: 12, 14.50.',
   },
   ph: {
     dimension: 'number',
@@ -187,6 +201,7 @@ export const QUANTITY_KINDS = {
     possible: [0, 14],
     usual: [2, 8],
     ladder: [3, 3.5, 4, 4.5, 5, 5.5, 6, 7],
+    said: 'pH goes by number: 4, 5.5.',
   },
   teaspoons: {
     dimension: 'volume',
@@ -196,6 +211,7 @@ export const QUANTITY_KINDS = {
     usual: [0.03, 48],
     ladder: [0.125, 0.25, 0.5, 0.75, 1, 1.25, 1.5, 1.75, 2, 3, 4, 6, 9, 12, 24, 48],
     aboveZero: true,
+    said: 'This goes by the spoon: 1/4 tsp, 2 tbsp.',
   },
   parts: {
     dimension: 'number',
@@ -205,6 +221,8 @@ export const QUANTITY_KINDS = {
     usual: [0.1, 100],
     ladder: [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 50],
     aboveZero: true,
+    words: 'part % percent',
+    said: 'Parts go by number: 3, 2 1/2.',
   },
   inkPercent: {
     dimension: 'percent',
@@ -230,6 +248,7 @@ export const QUANTITY_KINDS = {
     possible: [1, 2000],
     usual: [25, 400],
     ladder: [25, 50, 75, 80, 90, 100, 110, 125, 150, 200, 300, 400],
+    said: 'A share goes by percent: 50 %, 120.',
   },
   drainPercent: {
     dimension: 'percent',
@@ -246,6 +265,7 @@ export const QUANTITY_KINDS = {
     possible: [0.1, 6],
     usual: [0.6, 2.5],
     ladder: [0.6, 0.8, 1, 1.2, 1.5, 2, 2.5],
+    said: 'Wet pick-up goes by milliliters a gram: 1, 1.5 mL/g.',
   },
   citricPerGram: {
     dimension: 'number',
@@ -254,6 +274,8 @@ export const QUANTITY_KINDS = {
     possible: [0, 100],
     usual: [0, 20],
     ladder: [0, 1, 2, 4, 6, 10, 15, 20],
+    words: 'g/g',
+    said: 'Citric goes by grams a gram of dye: 4, 10 g/g.',
   },
   iceMass: {
     dimension: 'mass',
@@ -263,6 +285,9 @@ export const QUANTITY_KINDS = {
     usual: [200, 8000],
     ladder: [250, 500, 750, 1000, 1500, 2000, 3000, 4000],
     aboveZero: true,
+    // From memory: a cup of cubes is about 130 g.
+    gramsPerTeaspoon: 2.7,
+    said: 'Ice goes by weight or by the cup: 5 lb, 8 cups.',
   },
   length: {
     dimension: 'length',
@@ -280,6 +305,7 @@ export const QUANTITY_KINDS = {
     possible: [-430, 5500],
     usual: [-430, 4000],
     ladder: [0, 250, 500, 750, 1000, 1500, 2000, 3000, 4000],
+    said: 'Altitude goes by length: 480 m, 1600 ft.',
   },
   power: {
     dimension: 'power',
@@ -304,6 +330,8 @@ export const QUANTITY_KINDS = {
     possible: [0.05, 20],
     usual: [0.3, 5],
     ladder: [0.5, 0.75, 1, 1.25, 1.5, 2, 2.5, 3, 4],
+    words: 'c/min f/min',
+    said: 'A rise goes by degrees a minute: 1.5, 2 °C/min.',
   },
   roomTemperature: {
     dimension: 'temperature',
@@ -312,6 +340,7 @@ export const QUANTITY_KINDS = {
     possible: [0, 45],
     usual: [8, 32],
     ladder: [8, 10, 12, 15, 18, 20, 22, 25, 30],
+    said: 'Room temperature goes by degrees: 20 °C, 68 F.',
   },
   steps: {
     dimension: 'number',
@@ -321,6 +350,8 @@ export const QUANTITY_KINDS = {
     usual: [1, 12],
     ladder: [1, 2, 3, 4, 5, 6, 8, 10, 12],
     whole: true,
+    words: 'time turn twist knot pass dose step section layer',
+    said: 'This is a whole number: 3, 4 times.',
   },
   graduation: {
     dimension: 'number',
@@ -330,6 +361,7 @@ export const QUANTITY_KINDS = {
     usual: [0.001, 100],
     ladder: [0.001, 0.01, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 25],
     aboveZero: true,
+    words: 'ml g',
   },
   toolCapacity: {
     dimension: 'number',
@@ -339,6 +371,7 @@ export const QUANTITY_KINDS = {
     usual: [0.1, 10_000],
     ladder: [1, 2.5, 5, 10, 20, 25, 50, 100, 250, 500, 1000, 2000],
     aboveZero: true,
+    words: 'ml g',
   },
   topUp: {
     dimension: 'volume',

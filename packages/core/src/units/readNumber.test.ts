@@ -5,7 +5,7 @@ import { leadingNumber, spellFractions } from './readNumber';
 
 const valueOf = (text: string): number | undefined => {
   const read = leadingNumber(text);
-  return read === undefined || read === 'ambiguous' ? undefined : read.value;
+  return typeof read === 'object' ? read.value : undefined;
 };
 
 describe('a number at the start of a text', () => {
