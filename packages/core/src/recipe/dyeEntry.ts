@@ -2,6 +2,7 @@ import { depthOfShade, dyeGrams } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
 import { FieldError } from '../figure/fieldError';
 import type { Because, Sureness } from '../figure/figure';
+import { dyeSpoon } from '../materials/spoonWeight';
 import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
@@ -27,9 +28,6 @@ export const SCHOOLS: Record<School, SchoolFacts> = {
   print: { label: 'print value', kind: 'inkPercent', needsJar: false },
 };
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as [School, ...School[]];
-
-/** Grams in a level teaspoon of a dye nobody has weighed yet; dyes run from about 2 to 4 (common practice, no source). */
-export const UNWEIGHED_GRAMS_PER_TEASPOON = 2.8;
 
 /** The one number in an entry, in the unit of its school. */
 export function entryAmount(entry: DyeEntry): number {
@@ -165,7 +163,7 @@ function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<Re
       };
     }
     case 'powder spoons': {
-      const perTeaspoon = gramsPerTeaspoon(dye);
+      const perTeaspoon = dyeSpoon(dye).grams;
       const grams = entry.teaspoons * perTeaspoon;
       return {
         grams,
@@ -176,10 +174,6 @@ function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<Re
     }
   }
 }
-
-/** Grams in one level teaspoon of a dye: its own, or the default until it has been weighed. */
-export const gramsPerTeaspoon = (dye: Pick<Dye, 'gramsPerTeaspoon'>): number =>
-  dye.gramsPerTeaspoon ?? UNWEIGHED_GRAMS_PER_TEASPOON;
 
 /**
  * The same dye said in another school; read back it gives the same grams. Parts and print values also hang on the
@@ -201,7 +195,7 @@ export function convertEntry(entry: DyeEntry, to: School, context: EntryContext)
     case 'stock spoons':
       return entryIn(to, ml / spoonMl('tsp', spoons));
     case 'powder spoons':
-      return entryIn(to, grams / gramsPerTeaspoon(dye));
+      return entryIn(to, grams / dyeSpoon(dye).grams);
     case 'parts':
       return entryIn(to, entry.school === 'parts' ? entry.parts : 1);
     case 'print':

@@ -5,7 +5,7 @@ import type { Dye } from '../shelf/dye';
 import type { SpoonSystem } from '../units/conversions';
 import { parseQuantity } from '../units/parseQuantity';
 import { formatAmount } from '../units/formatQuantity';
-import { gramsPerTeaspoon } from './dyeEntry';
+import { dyeSpoon } from '../materials/spoonWeight';
 import { noteNumbers } from './noteNumbers';
 
 /** An old note taken apart: powder in water, poured on goods. */
@@ -39,7 +39,7 @@ const OFF = { levelSpoon: 15, unweighedSpoon: 30, scale: 2, cup: 5, goods: 3 } a
  * @param dye whose grams per level teaspoon count; the default until it has been weighed
  */
 export function readOldNote(note: OldNote, dye: Pick<Dye, 'gramsPerTeaspoon' | 'lotStrength'>): ReadNote {
-  const perTeaspoon = gramsPerTeaspoon(dye);
+  const perTeaspoon = dyeSpoon(dye).grams;
   const spoon = 'teaspoons' in note.powder;
   const whole = 'teaspoons' in note.powder ? note.powder.teaspoons * perTeaspoon : note.powder.grams;
   const said =

@@ -11,8 +11,6 @@ export interface AdditionChoice {
   label: string;
   unit: 'mL' | 'g';
   material: MeasuredOut['material'];
-  /** Known for a powder that was weighed by the spoon. */
-  gramsPerTeaspoon: number | null;
 }
 
 /** Everything at hand that could be added: this recipe's jars first, then the other jars, powders, acids and water. */
@@ -27,7 +25,6 @@ export function additionChoices(shelf: Shelf, formulation: Formulation): Additio
       key: `jar-${jar.id}`,
       label: `${dyeOf(jar.dyeId)?.name ?? ''} ${threeFigures(jar.strengthPercent)} %`,
       unit: 'mL',
-      gramsPerTeaspoon: null,
       material: {
         kind: 'dye',
         dyeId: jar.dyeId,
@@ -36,12 +33,11 @@ export function additionChoices(shelf: Shelf, formulation: Formulation): Additio
         lotStrength: dyeOf(jar.dyeId)?.lotStrength ?? 1,
       },
     })),
-    { key: 'water', label: 'water', unit: 'mL', material: { kind: 'water' }, gramsPerTeaspoon: null },
+    { key: 'water', label: 'water', unit: 'mL', material: { kind: 'water' } },
     ...ACID_MATERIALS.map((material): AdditionChoice => ({
       key: material,
       label: ACIDS[material].label,
       unit: ACIDS[material].unit,
-      gramsPerTeaspoon: null,
       material: { kind: 'acid', acid: material, strengthPercent: ACIDS[material].usualStrength },
     })),
     ...shelf.dyes
@@ -50,7 +46,6 @@ export function additionChoices(shelf: Shelf, formulation: Formulation): Additio
         key: `powder-${dye.id}`,
         label: `${dye.name} powder`,
         unit: 'g',
-        gramsPerTeaspoon: dye.gramsPerTeaspoon,
         material: {
           kind: 'dye',
           dyeId: dye.id,

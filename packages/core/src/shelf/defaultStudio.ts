@@ -8,4 +8,5 @@ export const DEFAULT_STUDIO: Studio = {
   currency: 'USD',
   water: DEFAULT_WATER,
   place: DEFAULT_PLACE,
+  citricGramsPerTeaspoon: null,
 };

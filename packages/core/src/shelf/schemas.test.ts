@@ -114,6 +114,7 @@ describe('a studio', () => {
       currency: 'USD',
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
       place: { altitudeM: 0, tapC: 20, roomC: 20 },
+      citricGramsPerTeaspoon: null,
     });
   });
   test.each<[object, RegExp]>([

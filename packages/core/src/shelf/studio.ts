@@ -35,6 +35,8 @@ export const studioSchema = z.strictObject({
     .default('USD'),
   water: studioWaterSchema.default(DEFAULT_WATER),
   place: studioPlaceSchema.default(DEFAULT_PLACE),
+  /** Grams of one level teaspoon of its citric acid crystals; null until they were weighed. */
+  citricGramsPerTeaspoon: quantity('dyeMass').nullable().default(null),
 });
 
 export type Studio = z.infer<typeof studioSchema>;

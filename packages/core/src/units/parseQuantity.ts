@@ -1,5 +1,6 @@
 import { spoonMl, type SpoonSystem } from './conversions';
 import { capital, howSaid, judge, refuse, type ParsedQuantity, type RefusedQuantity } from './judge';
+import { formatAmount } from './formatQuantity';
 import { leadingMeasure, type Measure } from './measures';
 import { quantityKind, type QuantityKind, type QuantityKindName } from './quantityKinds';
 import { leadingNumber, spellFractions } from './readNumber';
@@ -9,6 +10,8 @@ export interface ParseContext {
   spoons?: SpoonSystem;
   /** Grams of one level teaspoon of this material; makes `1/8 tsp` readable in a field kept in grams. */
   gramsPerTeaspoon?: number;
+  /** True where that is only what is usual. */
+  unweighed?: boolean;
 }
 
 /**
@@ -96,7 +99,7 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
       }
       bare = [];
       last = measure;
-      guess ??= measure.guess;
+      guess ??= measure.guess ?? guessedWeight(measure, kind, context);
       rest = (said ? said.rest : after).trimStart();
     }
     const joint = JOINT.exec(rest);
@@ -127,6 +130,14 @@ function inField(
       : (canonical / teaspoon) * grams;
   }
   return `That is a ${measure.dimension}.`;
+}
+
+/** What a spoon of a powder is taken to weigh, where nobody has weighed it. */
+function guessedWeight(measure: Measure, kind: QuantityKind, context: ParseContext): string | undefined {
+  if (kind.dimension !== 'mass' || measure.dimension !== 'volume') return undefined;
+  const { gramsPerTeaspoon, unweighed } = context;
+  if (gramsPerTeaspoon === undefined || unweighed !== true) return undefined;
+  return `A level teaspoon is taken as ${formatAmount(gramsPerTeaspoon, 'g')} until it is weighed.`;
 }
 
 export { judge, type ParsedQuantity, type RefusedQuantity } from './judge';

@@ -98,11 +98,4 @@ describe('what could be added unplanned', () => {
       additionChoices(retired, formulation()).some((choice) => choice.label.startsWith('Vault Blue')),
     ).toBe(false);
   });
-  test('a weighed spoon is offered to the field that takes the powder', () => {
-    const weighed = { ...SHELF, dyes: [{ ...BLUE, gramsPerTeaspoon: 2.9 }] };
-    expect(
-      additionChoices(weighed, formulation()).find((choice) => choice.key === 'powder-blue')
-        ?.gramsPerTeaspoon,
-    ).toBe(2.9);
-  });
 });

@@ -22,6 +22,7 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
       currency: 'USD',
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
       place: { altitudeM: 0, tapC: 20, roomC: 20 },
+      citricGramsPerTeaspoon: null,
     },
     bases: [],
     dyes: [],
@@ -54,6 +55,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
       currency: 'EUR',
       water: { alkalinityMgPerL: 40, countFiberUptake: false },
       place: { altitudeM: 1500, tapC: 12, roomC: 22 },
+      citricGramsPerTeaspoon: 4.9,
     })
     .expect(200);
   await studio.reopen();
@@ -65,6 +67,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
     currency: 'EUR',
     water: { alkalinityMgPerL: 40, countFiberUptake: false },
     place: { altitudeM: 1500, tapC: 12, roomC: 22 },
+    citricGramsPerTeaspoon: 4.9,
   });
 });
 

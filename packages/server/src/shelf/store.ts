@@ -48,7 +48,17 @@ export async function readShelf(storage: Storage, transaction?: Transaction): Pr
 export async function readStudio(storage: Storage, transaction?: Transaction): Promise<Studio> {
   const row = await storage.models.studio.findByPk(1, { transaction });
   if (!row) return DEFAULT_STUDIO;
-  const { name, spoons, currency, alkalinityMgPerL, countFiberUptake, altitudeM, tapC, roomC } = row.get({
+  const {
+    name,
+    spoons,
+    currency,
+    alkalinityMgPerL,
+    countFiberUptake,
+    altitudeM,
+    tapC,
+    roomC,
+    citricGramsPerTeaspoon,
+  } = row.get({
     plain: true,
   });
   return {
@@ -57,6 +67,7 @@ export async function readStudio(storage: Storage, transaction?: Transaction): P
     currency,
     water: { alkalinityMgPerL, countFiberUptake },
     place: { altitudeM, tapC, roomC },
+    citricGramsPerTeaspoon,
   };
 }
 
@@ -69,6 +80,7 @@ export async function putStudio(storage: Storage, studio: Studio, transaction: T
       currency: studio.currency,
       ...studio.water,
       ...studio.place,
+      citricGramsPerTeaspoon: studio.citricGramsPerTeaspoon,
     },
     { transaction },
   );

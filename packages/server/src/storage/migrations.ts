@@ -193,4 +193,8 @@ export const MIGRATIONS: Migration[] = [
       ]),
     ],
   },
+  {
+    name: '009-a-spoon-of-citric',
+    steps: [`ALTER TABLE studio ADD COLUMN citric_grams_per_teaspoon REAL`],
+  },
 ];

@@ -34,6 +34,7 @@ export interface StudioRow {
   altitudeM: number;
   tapC: number;
   roomC: number;
+  citricGramsPerTeaspoon: number | null;
 }
 export interface RevisionRow extends Model<
   InferAttributes<RevisionRow>,
@@ -143,6 +144,7 @@ export function defineModels(sequelize: Sequelize): Models {
         altitudeM: { ...real(), field: 'altitude_m' },
         tapC: { ...real(), field: 'tap_c' },
         roomC: { ...real(), field: 'room_c' },
+        citricGramsPerTeaspoon: optionalReal(),
       },
       table('studio'),
     ),

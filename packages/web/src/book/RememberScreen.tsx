@@ -48,7 +48,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
   const begin = useOpenBatch();
   const navigate = useNavigate();
   const pieces = useMemo(
-    () => readNotebook(note, { dyes: shelf.dyes, stocks: shelf.stocks, spoons: shelf.studio.spoons }),
+    () => readNotebook(note, { dyes: shelf.dyes, stocks: shelf.stocks, studio: shelf.studio }),
     [note, shelf],
   );
   const said = pieces.findLast(({ goodsGrams }) => goodsGrams !== null)?.goodsGrams ?? null;

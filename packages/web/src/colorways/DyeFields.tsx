@@ -21,6 +21,7 @@ import {
   type Plan,
   type School,
   type ShelfResponse,
+  readingOf,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
 import { LadderStrip } from '../parts/LadderStrip';
@@ -59,10 +60,7 @@ export function DyeFields({ draft, pass, line, plan, formulation, shelf }: DyeFi
       }),
       written,
     );
-  const context = {
-    spoons: shelf.studio.spoons,
-    ...(dye?.gramsPerTeaspoon && { gramsPerTeaspoon: dye.gramsPerTeaspoon }),
-  };
+  const context = readingOf({ kind: 'dye', dyeId: line.dyeId, strengthPercent: null }, shelf);
   const say = (to: School): void => {
     // What was typed a moment ago, here or in another row, may not be shown yet.
     const now = draft.asItStands();

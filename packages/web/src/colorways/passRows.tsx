@@ -19,6 +19,7 @@ import {
   type ShelfResponse,
   spoken,
   threeFigures,
+  readingOf,
 } from '@ythrion/core';
 import { AcidFields } from '../parts/AcidFields';
 import { AcidResult } from '../parts/AcidResult';
@@ -188,7 +189,7 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
       ];
 }
 
-function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: AcidDose): StageRow {
+function acidRow({ draft, pass, planned, formulation, shelf }: PassRowsInputs, dose: AcidDose): StageRow {
   const path = `passes.${pass.id}.acid.${dose.id}`;
   // A dose of nothing is not planned, nor one that no step of an own way puts in.
   const acid = planned.acids.find(({ id }) => id === dose.id) ?? null;
@@ -210,6 +211,7 @@ function acidRow({ draft, pass, planned, formulation }: PassRowsInputs, dose: Ac
         written={draft.colorway.asWritten[path]}
         restate={(basis) => restated(acid, basis) ?? dose.value}
         swap={(from, to) => swapAcid(from, to, acid, planned.bath.value / 1000)}
+        reading={readingOf({ kind: 'acid', acid: dose.material }, shelf)}
         fallback={QUICK_ACIDS.vinegar}
         times={methodFacts(pass.method.kind).acidTimes}
         onChange={put}

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
 import { Waiting } from '../parts/Waiting';
-import { useRunning } from '../studio/queries';
+import { StudioSpoons } from '../parts/studioSpoons';
+import { useRunning, useShelf } from '../studio/queries';
 import { useAccess } from '../studio/access';
 import { Guard } from './Guard';
 import { Places } from './Places';
@@ -45,7 +46,9 @@ export function Frame() {
         <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
           <Guard key={pathname}>
             <Suspense fallback={<Waiting />}>
-              <Outlet />
+              <WithSpoons>
+                <Outlet />
+              </WithSpoons>
             </Suspense>
           </Guard>
         </Box>
@@ -59,6 +62,11 @@ export function Frame() {
       <Places />
     </Box>
   );
+}
+
+/** Amounts in the studio's own spoons; apart, so that a change of the shelf draws nothing else of the frame anew. */
+function WithSpoons({ children }: { children: ReactNode }) {
+  return <StudioSpoons value={useShelf().data?.studio.spoons ?? 'US'}>{children}</StudioSpoons>;
 }
 
 /** The hob once a pot is wet; apart, so that a tap at a pot draws nothing else of the frame anew. */

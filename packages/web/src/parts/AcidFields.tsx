@@ -6,6 +6,7 @@ import {
   type AcidDose,
   type AcidMaterial,
   type AcidTime,
+  type ParseContext,
   type QuantityKindName,
 } from '@ythrion/core';
 import { Choice } from './Choice';
@@ -47,10 +48,21 @@ export interface AcidFieldsProps {
   fallback: AcidDose;
   /** When it may go in; none where something else than the dose says it. */
   times: readonly AcidTime[];
+  /** How an amount of it is read. */
+  reading: ParseContext;
 }
 
 /** Which acid, how much in whichever school's terms, and when. */
-export function AcidFields({ dose, restate, swap, written, onChange, fallback, times }: AcidFieldsProps) {
+export function AcidFields({
+  dose,
+  restate,
+  swap,
+  written,
+  onChange,
+  fallback,
+  times,
+  reading,
+}: AcidFieldsProps) {
   const setMaterial = (material: AcidMaterial | 'none'): void => {
     if (material === 'none') return onChange(null, '');
     onChange(swap(dose ?? fallback, material), '');
@@ -80,6 +92,7 @@ export function AcidFields({ dose, restate, swap, written, onChange, fallback, t
           <QuantityField
             label="Dose"
             kind={kindFor(dose)}
+            context={reading}
             value={dose.value}
             written={written}
             onChange={(value, as) => onChange({ ...dose, value }, as)}

@@ -10,6 +10,7 @@ import {
   type QuantityKindName,
 } from '@ythrion/core';
 import { DeferChanges } from './deferChanges';
+import { StudioSpoons } from './studioSpoons';
 import { given, isPlain, opened, typed } from './quantityText';
 import { TextLine } from './TextLine';
 
@@ -52,12 +53,14 @@ export function QuantityField({
   const kind = quantityKind(kindName);
   const deferred = useContext(DeferChanges);
   const turned = deferred?.turned ?? 0;
-  const reader = { kind: kindName, context };
+  const spoons = useContext(StudioSpoons);
+  const reading: ParseContext = { spoons, ...context };
+  const reader = { kind: kindName, context: reading };
   const [kept, setState] = useState(() => opened(value, written, turned));
   const state = given(kept, value, written, reader, turned);
   if (state !== kept) setState(state);
   const { text } = state;
-  const read = parseQuantity(text, kindName, context);
+  const read = parseQuantity(text, kindName, reading);
 
   const take = (next: string): void => {
     const { state: now, given: amount } = typed(state, next, kind.unit, reader, deferred !== null);

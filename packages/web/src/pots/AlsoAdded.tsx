@@ -11,6 +11,7 @@ import {
   materialName,
   putCautions,
   quantityFor,
+  readingOf,
   type Batch,
   strikeOut,
   type RecordState,
@@ -110,10 +111,7 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
             label="How much"
             kind={quantityFor(choice.material, choice.unit)}
             value={amount?.value}
-            context={{
-              spoons: shelf.studio.spoons,
-              ...(choice.gramsPerTeaspoon !== null && { gramsPerTeaspoon: choice.gramsPerTeaspoon }),
-            }}
+            context={readingOf(choice.material, shelf)}
             onChange={(value, written) => setAmount({ value, written })}
             onUnreadable={() => setAmount(undefined)}
             onEnter={() => void keep()}

@@ -15,11 +15,12 @@ import {
   momentWords,
   MUST_ACKNOWLEDGE,
   quantityFor,
+  readingOf,
   strikeOut,
   type CautionName,
   type LineState,
   type LineWords,
-  type QuantityKindName,
+  type MeasuredOut,
   type Reading,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -261,7 +262,7 @@ function MeasureActions({
         <Measured
           autoFocus
           label="Really poured"
-          kind={quantityFor(measure.material, measure.unit)}
+          of={measure}
           shelf={shelf}
           onKeep={(amount, written) => void pour(amount, written)}
         />
@@ -270,16 +271,18 @@ function MeasureActions({
   );
 }
 
+type PutAct = Extract<LineState['line']['act'], { kind: 'put' }>;
+
 /** An amount as the scale or the measure showed it, and the key that keeps it. */
 function Measured({
   label,
-  kind,
+  of,
   shelf,
   autoFocus = false,
   onKeep,
 }: {
   label: string;
-  kind: QuantityKindName;
+  of: Pick<MeasuredOut, 'material' | 'unit'>;
   shelf: LineProps['shelf'];
   autoFocus?: boolean;
   onKeep: (amount: number, written: string) => void;
@@ -294,9 +297,9 @@ function Measured({
         autoFocus={autoFocus}
         size="bench"
         label={label}
-        kind={kind}
+        kind={quantityFor(of.material, of.unit)}
         value={read?.value}
-        context={{ spoons: shelf.studio.spoons }}
+        context={readingOf(of.material, shelf)}
         onChange={(value, written) => setRead({ value, written })}
         onUnreadable={() => setRead(undefined)}
         onEnter={keep}
@@ -309,10 +312,7 @@ function Measured({
 }
 
 /** Something that nobody measured when it was done first: it can be measured now, or put in by eye again. */
-function UnmeasuredActions({
-  act,
-  ...props
-}: LineProps & { act: Extract<LineState['line']['act'], { kind: 'put' }> }) {
+function UnmeasuredActions({ act, ...props }: LineProps & { act: PutAct }) {
   const { line, words, shelf, recorder } = props;
   return (
     <>
@@ -320,7 +320,7 @@ function UnmeasuredActions({
       <WaitActions {...props} />
       <Measured
         label="How much, if you measure it now"
-        kind={quantityFor(act.material, act.unit)}
+        of={act}
         shelf={shelf}
         onKeep={(amount, written) =>
           void recorder.record(

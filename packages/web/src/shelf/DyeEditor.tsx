@@ -1,12 +1,13 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useWatch } from 'react-hook-form';
-import { CAUTIONS, DYE_CLASSES, dyeSchema, type Dye, type ShelfResponse } from '@ythrion/core';
+import { CAUTIONS, DYE_CLASSES, dyeSchema, dyeSpoon, type Dye, type ShelfResponse } from '@ythrion/core';
 import { LadderStrip } from '../parts/LadderStrip';
 import { EditorFrame } from './EditorFrame';
 import { AmountField, ChoiceField, plainOptions, WordField } from './fields';
 import { PremixFields } from './PremixFields';
 import { PriceField } from './PriceField';
+import { SpoonWeightField } from './SpoonWeightField';
 import { useShelfForm } from './useShelfForm';
 
 const BLANK: Omit<Dye, 'id'> = {
@@ -27,7 +28,10 @@ const BLANK: Omit<Dye, 'id'> = {
 /** A dye powder. */
 export function DyeEditor({ id, dye, shelf }: { id: string; dye: Dye | undefined; shelf: ShelfResponse }) {
   const { control, read } = useShelfForm<Dye>(dyeSchema, dye ?? { ...BLANK, id });
-  const [swatchHex, swatchDosPercent] = useWatch({ control, name: ['swatchHex', 'swatchDosPercent'] });
+  const [swatchHex, swatchDosPercent, gramsPerTeaspoon] = useWatch({
+    control,
+    name: ['swatchHex', 'swatchDosPercent', 'gramsPerTeaspoon'],
+  });
   return (
     <EditorFrame resource="dyes" title={dye ? 'Dye' : 'New dye'} kept={dye} read={read}>
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr' } }}>
@@ -53,19 +57,13 @@ export function DyeEditor({ id, dye, shelf }: { id: string; dye: Dye | undefined
           label="Dye class"
           options={plainOptions(DYE_CLASSES)}
         />
-        <AmountField
+        <SpoonWeightField
           control={control}
           name="gramsPerTeaspoon"
           label="One level teaspoon weighs"
-          kind="dyeMass"
+          spoon={dyeSpoon({ gramsPerTeaspoon })}
         />
-        <AmountField
-          control={control}
-          name="jarGrams"
-          label="A jar of powder holds"
-          kind="dyeMass"
-          context={{ spoons: shelf.studio.spoons }}
-        />
+        <AmountField control={control} name="jarGrams" label="A jar of powder holds" kind="dyeMass" />
         <PriceField
           control={control}
           name="jarPriceCents"

@@ -6,7 +6,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
   CAUTIONS,
   formatAmount,
-  gramsPerTeaspoon,
+  dyeSpoon,
   planStock,
   spoonStock,
   stockSchema,
@@ -110,17 +110,10 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
             label="Level spoons of powder"
             kind="teaspoons"
             value={teaspoons}
-            context={{ spoons: shelf.studio.spoons }}
             onChange={setTeaspoons}
           />
         )}
-        <QuantityField
-          label="Made"
-          kind="volume"
-          value={volume}
-          context={{ spoons: shelf.studio.spoons }}
-          onChange={setVolume}
-        />
+        <QuantityField label="Made" kind="volume" value={volume} onChange={setVolume} />
         <TextLine label="Made on" type="date" value={madeOn} onChange={setMadeOn} />
       </Box>
       {way === 'by weight' ? (
@@ -136,7 +129,7 @@ export function MakeJar({ id, shelf }: { id: string; shelf: ShelfResponse }) {
         <Typography component="div">
           That is a stock of{' '}
           <FigureText
-            figure={spoonStock(teaspoons, gramsPerTeaspoon(dye), volume)}
+            figure={spoonStock(teaspoons, dyeSpoon(dye).grams, volume)}
             name="Strength of a stock made by the spoon"
             px={24}
           />
@@ -183,7 +176,7 @@ function jarOf({
 }: JarInputs): Pick<Stock, 'strengthPercent' | 'volumeMl'> {
   if (way === 'by the spoon')
     return {
-      strengthPercent: spoonStock(teaspoons, gramsPerTeaspoon(dye), volume).value,
+      strengthPercent: spoonStock(teaspoons, dyeSpoon(dye).grams, volume).value,
       volumeMl: volume,
     };
   if (weighed === undefined) return { strengthPercent: strength, volumeMl: volume };

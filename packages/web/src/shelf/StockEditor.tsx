@@ -32,13 +32,7 @@ export function StockEditor({ stock, shelf }: { stock: Stock; shelf: ShelfRespon
         />
         <WordField control={control} name="code" label="Label" />
         <AmountField control={control} name="strengthPercent" label="Strength, w/v" kind="stockStrength" />
-        <AmountField
-          control={control}
-          name="volumeMl"
-          label="Made"
-          kind="volume"
-          context={{ spoons: shelf.studio.spoons }}
-        />
+        <AmountField control={control} name="volumeMl" label="Made" kind="volume" />
         <WordField control={control} name="madeOn" label="Made on" type="date" nullable />
         <WordField control={control} name="lot" label="Lot of the powder" />
       </Box>

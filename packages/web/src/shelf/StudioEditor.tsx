@@ -1,14 +1,15 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Controller } from 'react-hook-form';
-import { studioSchema, type Studio } from '@ythrion/core';
+import { Controller, useWatch } from 'react-hook-form';
+import { citricSpoon, studioSchema, type Studio } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutStudio } from '../studio/queries';
 import { CopiesPanel } from './CopiesPanel';
 import { DevicesPanel } from './DevicesPanel';
 import { OneFilePanel } from './OneFilePanel';
 import { AmountField, ChoiceField, WordField } from './fields';
+import { SpoonWeightField } from './SpoonWeightField';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
 import { Tick } from '../parts/Tick';
@@ -22,6 +23,7 @@ const SPOONS = [
 /** What holds for the whole studio, its devices, its copies, and all of it as one file. */
 export function StudioEditor({ studio }: { studio: Studio }) {
   const { control, read } = useShelfForm<Studio>(studioSchema, studio);
+  const citricGramsPerTeaspoon = useWatch({ control, name: 'citricGramsPerTeaspoon' });
   const put = usePutStudio();
   const save = async (): Promise<void> => {
     const value = await read();
@@ -45,6 +47,12 @@ export function StudioEditor({ studio }: { studio: Studio }) {
         <Typography variant="h2">Studio</Typography>
         <WordField control={control} name="name" label="Name" />
         <ChoiceField control={control} name="spoons" label="Spoons and cups" options={SPOONS} />
+        <SpoonWeightField
+          control={control}
+          name="citricGramsPerTeaspoon"
+          label="A level teaspoon of citric crystals weighs"
+          spoon={citricSpoon({ citricGramsPerTeaspoon })}
+        />
         <WordField control={control} name="currency" label="Currency" />
         <AmountField
           control={control}

@@ -1,3 +1,4 @@
+import { DEFAULT_STUDIO } from '../../shelf/defaultStudio';
 import { BENCH_TOOLS, formulation, goodsLine, POT, RED, SHELF } from '../../../test/examples';
 import { fourLines } from '../../../test/fourLines';
 import { also, asPlanned, AT, begunBatch, event, tick, withEvents } from '../../../test/records';
@@ -103,7 +104,7 @@ test('what was done without a plan is told with its cautions, and with the goods
     ...openBatch('x', goods, POT, shelf),
   });
   const text = '1/2 tsp Vault Blue in 1 cup, 3 L water, vinegar, simmered 30 min';
-  const note = readNotebook(text, { dyes: shelf.dyes, stocks: [], spoons: 'US' });
+  const note = readNotebook(text, { dyes: shelf.dyes, stocks: [], studio: DEFAULT_STUDIO });
   const events = notebookEvents(begun, text, note, null).map(({ at, event: one }) => event({ ...one, at }));
   const { card } = madeAgain(withEvents(begun, events));
   expect(cardLines(card).map(({ act, cautions }) => [act.kind, cautions])).toEqual([

@@ -9,8 +9,9 @@ import { momentOf } from './momentOf';
 import { notebookEvents } from './notebookEvents';
 import { openBatch } from './openBatch';
 import { readNotebook } from './readNotebook';
+import { DEFAULT_STUDIO } from '../../shelf/defaultStudio';
 
-const shelf = { dyes: [{ ...BLUE, gramsPerTeaspoon: 3.2 }, RED], stocks: [BLUE_1], spoons: 'US' as const };
+const shelf = { dyes: [{ ...BLUE, gramsPerTeaspoon: 3.2 }, RED], stocks: [BLUE_1], studio: DEFAULT_STUDIO };
 const read = (text: string) => readNotebook(text, shelf);
 
 /** What an act comes to, in a line. */
@@ -90,7 +91,7 @@ test.each([
   ],
   ['2 g Vault Blue; 5 g citric acid', ['blue powder 2.000 g', 'citric 5.000 g']],
   // A spoon of crystals that nobody has weighed.
-  ['1 tbsp of citric', ['citric somehow g']],
+  ['1 tbsp of citric', ['citric 13.500 g']],
   [
     'on 100 g of sock yarn, yarn in, heated to 185 F, held 20 min until clear',
     ['place', 'heat 85.0', 'hold 88 for 20 clear'],

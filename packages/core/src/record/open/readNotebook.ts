@@ -1,11 +1,11 @@
 import { ACIDS, ACID_MATERIALS, type AcidMaterial } from '../../materials/acids';
-import type { Act } from '../../process/act';
-import { gramsPerTeaspoon } from '../../recipe/dyeEntry';
+import type { Act, ActOf } from '../../process/act';
+import { quantityFor } from '../../recipe/quantityFor';
 import { noteNumbers } from '../../recipe/noteNumbers';
 import { splitNote } from '../../recipe/oldNote';
+import { readingOf, type Powders } from '../../recipe/readingOf';
 import type { Dye } from '../../shelf/dye';
 import type { Stock } from '../../shelf/stock';
-import type { SpoonSystem } from '../../units/conversions';
 import { parseQuantity, type ParseContext } from '../../units/parseQuantity';
 import type { QuantityKindName } from '../../units/quantityKinds';
 import { alsoDoneAct, type Doing, type Said } from './doneActs';
@@ -28,7 +28,7 @@ export interface NotebookPiece {
 export interface NotebookShelf {
   dyes: readonly Dye[];
   stocks: readonly Stock[];
-  spoons: SpoonSystem;
+  studio: Powders['studio'];
 }
 
 /**
@@ -114,12 +114,13 @@ const unknownDye = (words: string, dyes: readonly Dye[]): Found => ({
 });
 
 /** `1/8 tsp of X in 1/2 cup on 4 oz`, and what of it was used. */
-const powderInWater: Reader = (piece, { dyes, spoons }) => {
+const powderInWater: Reader = (piece, shelf) => {
+  const { dyes } = shelf;
   const note = splitNote(piece) ?? splitNote(`${piece} on 100 g`);
   if (!note) return null;
   const dye = dyeIn(note.dyeName, dyes);
   if (!dye) return unknownDye(note.dyeName, dyes);
-  const context = { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) };
+  const context = readingOf({ kind: 'dye', dyeId: dye.id, strengthPercent: null }, shelf);
   const grams = amountIn(note.powder, 'dyeMass', context);
   const ml = amountIn(note.water, 'volume', context);
   const used = note.poured === '' ? ml : amountIn(note.poured, 'volume', context);
@@ -138,24 +139,26 @@ const powderInWater: Reader = (piece, { dyes, spoons }) => {
 const MEASURED =
   /^(?:added\s+|plus\s+|with\s+|in\s+)?(?<much>[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsps?|teaspoons?|tbsps?|tablespoons?|cups?|grams?|kg|g|mg|ml|liters?|litres?|l|quarts?|qt|pints?|pt|gallons?|gal|fl\.?\s?oz|oz|ounces?|lbs?|pounds?|t|T)\b\.?)\s*(?:of\s+)?(?<what>.+)$/i;
 
-const measured: Reader = (piece, { dyes, stocks, spoons }) => {
+const measured: Reader = (piece, shelf) => {
+  const { dyes, stocks } = shelf;
+  const { spoons } = shelf.studio;
   const found = MEASURED.exec(piece)?.groups;
   if (!found?.much || !found.what) return null;
   const { much, what } = found;
   if (/\bwater\b/i.test(what)) return oneAct(amountIn(much, 'volume', { spoons }), water);
   const acid = acidIn(what);
   if (acid) {
-    const kind = ACIDS[acid].unit === 'mL' ? 'acidVolume' : 'acidMass';
-    const amount = amountIn(much, kind, { spoons });
-    // A spoon of crystals that nobody has weighed: kept as it was said.
+    const material = acidMaterial(acid);
+    const amount = amountIn(much, quantityFor(material, ACIDS[acid].unit), readingOf(material, shelf));
     return { acts: [acidPut(acid, typeof amount === 'number' ? amount : null)] };
   }
   const dye = dyeIn(what, dyes);
   if (!dye) return /\b(?:goods|yarn|wool|silk|nylon|skeins?)\b/i.test(what) ? null : unknownDye(what, dyes);
   const percent = /(\d+(?:\.\d+)?)\s*%/.exec(what)?.[1];
   if (percent === undefined)
-    return oneAct(amountIn(much, 'dyeMass', { spoons, gramsPerTeaspoon: gramsPerTeaspoon(dye) }), (grams) =>
-      dyePut(dye, grams, null),
+    return oneAct(
+      amountIn(much, 'dyeMass', readingOf({ kind: 'dye', dyeId: dye.id, strengthPercent: null }, shelf)),
+      (grams) => dyePut(dye, grams, null),
     );
   const strengthPercent = Number(percent);
   const jar = stocks.find((stock) => stock.dyeId === dye.id && stock.strengthPercent === strengthPercent);
@@ -169,10 +172,16 @@ const acidIn = (words: string): AcidMaterial | null =>
     words.toLowerCase().includes(ACIDS[material].short),
   ) ?? null;
 
+const acidMaterial = (acid: AcidMaterial): Extract<ActOf<'put'>['material'], { kind: 'acid' }> => ({
+  kind: 'acid',
+  acid,
+  strengthPercent: ACIDS[acid].usualStrength,
+});
+
 const acidPut = (acid: AcidMaterial, amount: number | null): Act => ({
   kind: 'put',
   ...common,
-  material: { kind: 'acid', acid, strengthPercent: ACIDS[acid].usualStrength },
+  material: acidMaterial(acid),
   amount,
   unit: ACIDS[acid].unit,
   into: { vessel: OPEN_VESSEL },
@@ -185,7 +194,7 @@ const acidSomehow: Reader = (piece) => {
 };
 
 /** `on 4 oz of sock yarn`. */
-const goods: Reader = (piece, { spoons }) => {
+const goods: Reader = (piece, { studio: { spoons } }) => {
   const said = /^(?:on|for|over)\s+(?<goods>.+?)(?:\s+of\s.*)?$/i.exec(piece)?.groups?.goods;
   if (said === undefined) return null;
   const grams = amountIn(said, 'fiberMass', { spoons });
