@@ -40,10 +40,24 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
 
   // In the plan.
   await page.goto(`${application.url}/colorways/green-bronze`);
-  await page.getByLabel('Counted as').selectOption('amount');
-  await page.getByLabel('Dose', { exact: true }).fill('two tablespoons');
+  const dose = page.getByLabel('Dose', { exact: true });
+  const countedAs = page.getByLabel('Counted as');
+  await expect(countedAs).toHaveValue('gPerL');
+  // What is typed says itself what it is counted by, key by key.
+  await dose.press('Control+a');
+  await dose.pressSequentially('two tablespoons');
   await expect(main(page).getByText('= 30 g')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Acid in all, citric acid crystals: 30 g/ }).first()).toBeVisible();
+  await expect(countedAs).toHaveValue('amount');
+  await expect(dose).toHaveValue('two tablespoons');
+  await expect(
+    page.getByRole('button', { name: /^Acid in all, citric acid crystals: 30 g/ }).first(),
+  ).toBeVisible();
+  await dose.press('Control+a');
+  await dose.pressSequentially('0.5 g/L');
+  await expect(countedAs).toHaveValue('gPerL');
+  await expect(
+    page.getByRole('button', { name: /^Acid in all, citric acid crystals: 4\.5 g/ }).first(),
+  ).toBeVisible();
 
   // At the pot, and after it went in as it was said.
   await page.goto(`${application.url}/pots/b15-angelus`);
@@ -51,5 +65,7 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
   await alsoAdd(page, 'citric acid crystals', '1 tbsp + 1 tsp');
   await expect(main(page).getByText('= 20 g')).toBeVisible();
   await page.getByLabel('How much').press('Enter');
-  await expect(main(page).getByText(/Also added 20 g \(1 tbsp \+ 1 tsp\) of citric acid crystals/)).toBeVisible();
+  await expect(
+    main(page).getByText(/Also added 20 g \(1 tbsp \+ 1 tsp\) of citric acid crystals/),
+  ).toBeVisible();
 });

@@ -77,6 +77,7 @@ export * from './process/everywhere';
 export * from './process/place';
 export * from './process/terms';
 export * from './recipe/convertLine';
+export * from './recipe/doseSaid';
 export * from './recipe/dyeEntry';
 export * from './recipe/readingOf';
 export * from './recipe/dyeEntrySchema';

@@ -1,13 +1,15 @@
+import { useState } from 'react';
 import Box from '@mui/material/Box';
 import {
   ACID_MATERIALS,
   ACIDS,
+  doseKind,
+  doseSaid,
   type AcidBasis,
   type AcidDose,
   type AcidMaterial,
   type AcidTime,
   type ParseContext,
-  type QuantityKindName,
 } from '@ythrion/core';
 import { Choice } from './Choice';
 import { QuantityField } from './QuantityField';
@@ -30,12 +32,6 @@ const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string
   { value: 'percentOfGoods', label: '% of goods' },
   { value: 'amount', label: ACIDS[material].unit === 'mL' ? 'mL in all' : 'g in all' },
 ];
-
-function kindFor(dose: AcidDose): QuantityKindName {
-  if (dose.basis === 'gPerL') return 'acidPerLiter';
-  if (dose.basis === 'percentOfGoods') return 'acidPercent';
-  return ACIDS[dose.material].unit === 'mL' ? 'acidVolume' : 'acidMass';
-}
 
 export interface AcidFieldsProps {
   dose: AcidDose | null;
@@ -63,6 +59,8 @@ export function AcidFields({
   times,
   reading,
 }: AcidFieldsProps) {
+  // How often what it is counted by was chosen: the field then says the dose anew.
+  const [turned, setTurned] = useState(0);
   const setMaterial = (material: AcidMaterial | 'none'): void => {
     if (material === 'none') return onChange(null, '');
     onChange(swap(dose ?? fallback, material), '');
@@ -91,18 +89,26 @@ export function AcidFields({
           />
           <QuantityField
             label="Dose"
-            kind={kindFor(dose)}
+            kind={doseKind(dose)}
             context={reading}
             value={dose.value}
             written={written}
             onChange={(value, as) => onChange({ ...dose, value }, as)}
-            key={dose.basis + dose.material}
+            key={`${dose.material}-${turned}`}
+            // A measure of another kind says itself what the dose is counted by.
+            onUnreadable={(text) => {
+              const said = doseSaid(text, dose, reading);
+              if (said) onChange(said, text);
+            }}
           />
           <Choice
             label="Counted as"
             value={dose.basis}
             options={basisOptions(dose.material)}
-            onChange={(basis) => onChange({ ...dose, basis, value: restate(basis) }, '')}
+            onChange={(basis) => {
+              setTurned(turned + 1);
+              onChange({ ...dose, basis, value: restate(basis) }, '');
+            }}
           />
           {times.length > 0 && (
             <Choice
