@@ -22,6 +22,9 @@ const MOST: Record<string, number> = {
   '/shelf': 280,
 };
 
+/** Where something is read by a schema. The bench is not among them, and never asks for what schemas are made of. */
+const BY_SCHEMA: readonly string[] = ['/book', '/book/b01-curfew', '/colorways/green-bronze', '/shelf'];
+
 for (const [place, most] of Object.entries(MOST))
   test(`${place} asks for at most ${most} kB of script the first time`, async ({ browser }) => {
     const context = await browser.newContext({ serviceWorkers: 'block' });
@@ -29,9 +32,12 @@ for (const [place, most] of Object.entries(MOST))
     const devTools = await context.newCDPSession(page);
     await devTools.send('Network.enable');
     const scripts = new Set<string>();
+    const files: string[] = [];
     let bytes = 0;
     devTools.on('Network.responseReceived', ({ requestId, response }) => {
-      if (response.mimeType.includes('javascript')) scripts.add(requestId);
+      if (!response.mimeType.includes('javascript')) return;
+      scripts.add(requestId);
+      files.push(response.url);
     });
     devTools.on('Network.dataReceived', ({ requestId, encodedDataLength }) => {
       if (scripts.has(requestId)) bytes += encodedDataLength;
@@ -51,6 +57,7 @@ for (const [place, most] of Object.entries(MOST))
       )
       .toBe(true);
     expect(scripts.size).toBeGreaterThan(5);
+    expect(files.some((file) => file.includes('/schemas-'))).toBe(BY_SCHEMA.includes(place));
     expect(bytes / 1000).toBeGreaterThan(100);
     expect(bytes / 1000).toBeLessThanOrEqual(most);
     await context.close();

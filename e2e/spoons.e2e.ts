@@ -69,3 +69,24 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
     main(page).getByText(/Also added 20 g \(1 tbsp \+ 1 tsp\) of citric acid crystals/),
   ).toBeVisible();
 });
+
+test('what was typed stands there again after it was saved and opened anew, and gives way to another setting', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/colorways/copper-cupola`);
+  const hold = page.getByLabel('Hold', { exact: true });
+  await hold.fill('half an hour');
+  await expect(main(page).getByText('= 30 min')).toBeVisible();
+  const wet = page.getByLabel('Wet out', { exact: true });
+  await wet.fill('overnight');
+  await expect(main(page).getByText('Overnight is taken as 12 h.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save version 2' }).click();
+  await expect(page.getByRole('button', { name: 'Save version 3' })).toBeVisible();
+  await page.reload();
+  await expect(hold).toHaveValue('half an hour');
+  await expect(wet).toHaveValue('overnight');
+  // Another way to set brings its own time: the field says that, and not what was typed for the one before.
+  await page.getByLabel('Set by').selectOption('steam');
+  await expect(hold).not.toHaveValue('half an hour');
+  await expect(hold).toHaveValue(/^\d+$/);
+});

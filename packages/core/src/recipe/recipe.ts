@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LONGEST_SAID } from '../units/parseQuantity';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from '../shelf/common';
 import { acidMaterialSchema } from '../materials/acidSchema';
 import { quantity } from '../shelf/quantitySchema';
@@ -163,7 +164,9 @@ export const colorwaySchema = z.strictObject({
     .default(1),
   recipe: recipeSchema,
   /** What was typed into a field, by the field's path in the recipe, where it differs from the plain number. */
-  asWritten: z.preprocess(withWrittenByAcid, z.record(z.string().max(200), z.string().max(100))).default({}),
+  asWritten: z
+    .preprocess(withWrittenByAcid, z.record(z.string().max(200), z.string().max(LONGEST_SAID)))
+    .default({}),
   retired: z.boolean().default(false),
 });
 

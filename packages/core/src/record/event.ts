@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LONGEST_SAID } from '../units/parseQuantity';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
 import { idSchema, instantSchema, nameSchema, noteSchema } from '../shelf/common';
@@ -27,7 +28,7 @@ const stamp = {
 };
 
 /** What was typed, as it was typed; empty where a key said it. */
-const writtenSchema = z.string().max(100);
+const writtenSchema = z.string().max(LONGEST_SAID);
 const plannedSchema = roleSchema.nullable();
 
 /**

@@ -14,6 +14,9 @@ export interface ParseContext {
   unweighed?: boolean;
 }
 
+/** Characters that an amount is said in at most: eleven additions one after the other, and room to spare. */
+export const LONGEST_SAID = 300;
+
 /**
  * Reads what a dyer writes or says: `2 tbsp + 1 tsp`, `1/8 tsp`, `1 1/2 cup`, `4 oz`, `7.5`, `0,5 %`, `200F`, `1:30`;
  * `half a cup`, `4+1 tbsp`, `2 x 1/4 tsp`, `a pinch`, `3 days`, `overnight`, `about 20 min`, `2 skeins`.
@@ -28,6 +31,8 @@ export function parseQuantity(
 ): ParsedQuantity | RefusedQuantity {
   const kind = quantityKind(kindName);
   const spelled = spellFractions(text).trim();
+  if (spelled.length > LONGEST_SAID)
+    return refuse(`${capital(kind.noun)} is said in ${LONGEST_SAID} characters at most.`);
   if (spelled === '') return refuse(`${capital(kind.noun)} is empty. ${howSaid(kind)}`);
   const below = /^[-−–]/.test(spelled);
   if (below && kind.possible[0] >= 0)

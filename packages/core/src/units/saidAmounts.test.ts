@@ -241,6 +241,12 @@ test.each<[QuantityKindName, string, string]>([
   ['temperature', '2 cups', 'That is a volume. Temperature goes by degrees: 85 °C, 185 F.'],
 ])('a field of %s refuses “%s” in its own words', (kind, text, said) => expect(read(text, kind)).toBe(said));
 
+test('a long row of additions is read, and no text of any length', () => {
+  const row = Array.from({ length: 30 }, () => '1/2 tsp').join(' + ');
+  expect(read(row, 'volume')).toBeCloseTo(15 * tsp, 6);
+  expect(read(`${row} + ${row}`, 'volume')).toBe('Volume is said in 300 characters at most.');
+});
+
 const KINDS = Object.keys(QUANTITY_KINDS) as QuantityKindName[];
 
 test('every field has a refusal with two examples, and both are read in it', () => {

@@ -29,7 +29,7 @@ import { FormulationHead, type Panel } from './FormulationHead';
 import { goodsRows } from './goodsRows';
 import { PassList } from './PassList';
 import { useInUse } from '../batch/useInUse';
-import { useDraft, type Draft } from './useDraft';
+import { useDraft, type Draft, type Written } from './useDraft';
 import { usePassActions } from './usePassActions';
 import { usePlan } from './usePlan';
 
@@ -176,8 +176,12 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
               left: (
                 <SetFields
                   set={recipe.set}
-                  onChange={(set) =>
-                    draft.changeRecipe((now) => ({ set: { ...now.set, ...differing(recipe.set, set) } }))
+                  written={writtenUnder('set.', draft.colorway.asWritten)}
+                  onChange={(set, written = {}) =>
+                    draft.changeRecipe(
+                      (now) => ({ set: { ...now.set, ...differing(recipe.set, set) } }),
+                      Object.fromEntries(Object.entries(written).map(([name, as]) => [`set.${name}`, as])),
+                    )
                   }
                 />
               ),
@@ -283,3 +287,11 @@ function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
 
 const noticeRow = (key: string, notices: Notice[]): StageRow[] =>
   notices.length === 0 ? [] : [{ key, left: null, right: <Notices notices={notices.map(spoken)} /> }];
+
+/** What was typed for the fields of one thing, by their names. @param under how the paths of all of them begin */
+const writtenUnder = (under: string, all: Written): Written =>
+  Object.fromEntries(
+    Object.entries(all).flatMap(([path, as]) =>
+      path.startsWith(under) ? [[path.slice(under.length), as]] : [],
+    ),
+  );

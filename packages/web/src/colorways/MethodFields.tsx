@@ -2,29 +2,31 @@ import { lazy, Suspense, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import type { Pass, PassMethod, QuantityKindName, ShelfResponse } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
-import { QuantityField } from '../parts/QuantityField';
 import { Waiting } from '../parts/Waiting';
-import type { Draft } from './useDraft';
+import { DraftAmount } from './DraftAmount';
+import type { Draft, Written } from './useDraft';
 
 const OwnSteps = lazy(async () => ({ default: (await import('./OwnSteps')).OwnSteps }));
 
 /** Just the settings that the way of this pass needs; nothing for those that need none. */
 export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
   const { method } = pass;
-  const set = (changes: Partial<PassMethod>): void =>
-    draft.changePass(pass.id, (now) => ({ method: { ...now.method, ...changes } as PassMethod }));
+  const set = (changes: Partial<PassMethod>, written: Written = {}): void =>
+    draft.changePass(pass.id, (now) => ({ method: { ...now.method, ...changes } as PassMethod }), written);
   const amount = (
     label: string,
     kind: QuantityKindName,
     value: number,
     change: (value: number) => Partial<PassMethod>,
   ): ReactNode => (
-    <QuantityField
+    <DraftAmount
       key={label}
+      draft={draft}
+      path={`passes.${pass.id}.way.${label}`}
       label={label}
       kind={kind}
       value={value}
-      onChange={(next) => set(change(next))}
+      onChange={(next, written) => set(change(next), written)}
     />
   );
   switch (method.kind) {

@@ -10,7 +10,7 @@ import {
   type PlannedPass,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
-import { QuantityField } from '../parts/QuantityField';
+import { DraftAmount } from './DraftAmount';
 import type { Change, Draft } from './useDraft';
 
 const WAYS = METHOD_KINDS.map((value) => ({ value, label: methodFacts(value).label }));
@@ -73,28 +73,29 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
         onChange={(kind) => set((now) => ({ arrangement: { ...now.arrangement, kind } }))}
       />
       {counted && (
-        <QuantityField
+        <DraftAmount
+          draft={draft}
+          path={`passes.${pass.id}.arrangement.count`}
           label={counted}
           kind="steps"
           value={pass.arrangement.count}
-          onChange={(count) => set((now) => ({ arrangement: { ...now.arrangement, count } }))}
+          onChange={(count, written) =>
+            draft.changePass(pass.id, (now) => ({ arrangement: { ...now.arrangement, count } }), written)
+          }
         />
       )}
       {water && (
         <>
           {pass.water.basis !== 'kept' && (
-            <QuantityField
+            <DraftAmount
               key={pass.water.basis}
+              draft={draft}
+              path={`passes.${pass.id}.water`}
               label={pass.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
               kind={pass.water.basis === 'ratio' ? 'liquorRatio' : 'volume'}
               value={pass.water.value}
-              written={draft.colorway.asWritten[`passes.${pass.id}.water`]}
-              onChange={(value, as) =>
-                draft.changePass(
-                  pass.id,
-                  { water: { ...pass.water, value } as Pass['water'] },
-                  { [`passes.${pass.id}.water`]: as },
-                )
+              onChange={(value, written) =>
+                draft.changePass(pass.id, { water: { ...pass.water, value } as Pass['water'] }, written)
               }
             />
           )}

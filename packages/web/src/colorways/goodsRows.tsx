@@ -19,6 +19,7 @@ import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import type { StageRow } from '../parts/YarnStage';
 import { Tick } from '../parts/Tick';
+import { DraftAmount } from './DraftAmount';
 import type { Draft } from './useDraft';
 
 /** Goods as count × base × put-up or as weighed, and what they weigh. */
@@ -105,11 +106,13 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
           onChange={(gramsEach, as) => set({ gramsEach }, { [path]: as })}
         />
         {index === 0 ? (
-          <QuantityField
+          <DraftAmount
+            draft={draft}
+            path="wettingMinutes"
             label="Wet out"
             kind="minutes"
             value={recipe.wettingMinutes}
-            onChange={(wettingMinutes) => draft.changeRecipe({ wettingMinutes })}
+            onChange={(wettingMinutes, written) => draft.changeRecipe({ wettingMinutes }, written)}
           />
         ) : (
           <Button

@@ -26,12 +26,12 @@ import { AcidResult } from '../parts/AcidResult';
 import { FigureText } from '../parts/FigureText';
 import { Notices } from '../parts/Notices';
 import { PourResult } from '../parts/PourResult';
-import { QuantityField } from '../parts/QuantityField';
 import type { StageRow } from '../parts/YarnStage';
 import { DyeFields } from './DyeFields';
 import { HeatFields } from './HeatFields';
 import { hasMethodFields, MethodFields } from './MethodFields';
 import { sectionRow } from './sectionRow';
+import { DraftAmount } from './DraftAmount';
 import type { Draft } from './useDraft';
 import { WayFields } from './WayFields';
 
@@ -102,11 +102,13 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
             key: 'top-up',
             left: (
               <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', gap: 1 }}>
-                <QuantityField
+                <DraftAmount
+                  draft={draft}
+                  path={`passes.${pass.id}.topUpMl`}
                   label="Water topped up"
                   kind="topUp"
                   value={pass.topUpMl}
-                  onChange={(topUpMl) => draft.changePass(pass.id, { topUpMl })}
+                  onChange={(topUpMl, written) => draft.changePass(pass.id, { topUpMl }, written)}
                 />
                 <Button onClick={() => draft.changePass(pass.id, { topUpMl: 0 })}>Leave out</Button>
               </Box>
@@ -153,23 +155,31 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
   const fields = [
     ...(uses('parts')
       ? [
-          <QuantityField
+          <DraftAmount
             key="parts"
+            draft={draft}
+            path={`passes.${pass.id}.partsDepthPercent`}
             label="All parts together"
             kind="dos"
             value={pass.partsDepthPercent}
-            onChange={(partsDepthPercent) => draft.changePass(pass.id, { partsDepthPercent })}
+            onChange={(partsDepthPercent, written) =>
+              draft.changePass(pass.id, { partsDepthPercent }, written)
+            }
           />,
         ]
       : []),
     ...(uses('print')
       ? [
-          <QuantityField
+          <DraftAmount
             key="print"
+            draft={draft}
+            path={`passes.${pass.id}.printDepthPercent`}
             label="100 % ink is"
             kind="dos"
             value={pass.printDepthPercent}
-            onChange={(printDepthPercent) => draft.changePass(pass.id, { printDepthPercent })}
+            onChange={(printDepthPercent, written) =>
+              draft.changePass(pass.id, { printDepthPercent }, written)
+            }
           />,
         ]
       : []),

@@ -51,7 +51,7 @@ class Screen {
       at: 0,
       turned: 0,
     };
-    this.fields = start.amounts.map((amount) => opened(amount, undefined, 0));
+    this.fields = start.amounts.map((amount, i) => opened(amount, undefined, { kind: FIELDS[i]!.kind }, 0));
   }
 
   /** An urgent change is shown at once, over what of the others is shown already; in the end all count in their order. */

@@ -56,7 +56,7 @@ export function QuantityField({
   const spoons = useContext(StudioSpoons);
   const reading: ParseContext = { spoons, ...context };
   const reader = { kind: kindName, context: reading };
-  const [kept, setState] = useState(() => opened(value, written, turned));
+  const [kept, setState] = useState(() => opened(value, written, reader, turned));
   const state = given(kept, value, written, reader, turned);
   if (state !== kept) setState(state);
   const { text } = state;

@@ -7,11 +7,13 @@ const METHODS = SET_METHOD_NAMES.map((value) => ({ value, label: setMethodFacts(
 
 export interface SetFieldsProps {
   set: HeatSet;
-  onChange: (set: HeatSet) => void;
+  /** What was typed for its amounts, by their names. */
+  written?: Partial<Record<keyof HeatSet, string>>;
+  onChange: (set: HeatSet, written?: Partial<Record<keyof HeatSet, string>>) => void;
 }
 
 /** How the dye is set: a way, a temperature, a hold, the cooling in place, and what that way needs besides. */
-export function SetFields({ set, onChange }: SetFieldsProps) {
+export function SetFields({ set, written, onChange }: SetFieldsProps) {
   const inPot = set.method === 'simmer';
   const wrapped = set.method === 'steam' || set.method === 'oven' || set.method === 'microwave';
   return (
@@ -36,26 +38,30 @@ export function SetFields({ set, onChange }: SetFieldsProps) {
         label="Temperature"
         kind="temperature"
         value={set.temperatureC}
-        onChange={(temperatureC) => onChange({ ...set, temperatureC })}
+        written={written?.temperatureC}
+        onChange={(temperatureC, as) => onChange({ ...set, temperatureC }, { temperatureC: as })}
       />
       <QuantityField
         label="Hold"
         kind="minutes"
         value={set.minutes}
-        onChange={(minutes) => onChange({ ...set, minutes })}
+        written={written?.minutes}
+        onChange={(minutes, as) => onChange({ ...set, minutes }, { minutes: as })}
       />
       <QuantityField
         label="Cool in place"
         kind="minutes"
         value={set.coolMinutes}
-        onChange={(coolMinutes) => onChange({ ...set, coolMinutes })}
+        written={written?.coolMinutes}
+        onChange={(coolMinutes, as) => onChange({ ...set, coolMinutes }, { coolMinutes: as })}
       />
       {inPot && (
         <QuantityField
           label="Rise"
           kind="rampRate"
           value={set.rampCPerMin}
-          onChange={(rampCPerMin) => onChange({ ...set, rampCPerMin })}
+          written={written?.rampCPerMin}
+          onChange={(rampCPerMin, as) => onChange({ ...set, rampCPerMin }, { rampCPerMin: as })}
         />
       )}
       {wrapped && (
@@ -75,7 +81,8 @@ export function SetFields({ set, onChange }: SetFieldsProps) {
           label="Thickness"
           kind="length"
           value={set.bundleCm}
-          onChange={(bundleCm) => onChange({ ...set, bundleCm })}
+          written={written?.bundleCm}
+          onChange={(bundleCm, as) => onChange({ ...set, bundleCm }, { bundleCm: as })}
         />
       )}
     </Box>

@@ -26,16 +26,29 @@ export interface Typed {
   given: { value: number; written: string } | null;
 }
 
-/** What stands in a field for a value. @param written what was typed for it, if that was more than the plain number */
-export const shownFor = (value: number | undefined, written: string | undefined): string =>
-  written ?? (value === undefined ? '' : editText(value));
+/**
+ * What stands in a field for a value. @param written what was typed for it, if that was more than the plain number; where
+ * that no longer says the value, as after another setting changed it, the number stands by itself
+ */
+function shownFor(
+  value: number | undefined,
+  written: string | undefined,
+  { kind, context }: QuantityReader,
+): string {
+  if (value === undefined) return '';
+  const read = written ? parseQuantity(written, kind, context) : null;
+  return written && read?.ok && alike(read.value, value) ? written : editText(value);
+}
+
+const alike = (read: number, value: number): boolean => Math.abs(read - value) <= 1e-6 * Math.abs(value);
 
 /** A field as it opens. */
 export const opened = (
   value: number | undefined,
   written: string | undefined,
+  reader: QuantityReader,
   turned: number,
-): QuantityText => ({ text: shownFor(value, written), seen: value, sent: [], turned });
+): QuantityText => ({ text: shownFor(value, written, reader), seen: value, sent: [], turned });
 
 /**
  * A field that is given a value: its own come back, which changes nothing in it, or another from outside, which it shows.
@@ -45,18 +58,18 @@ export function given(
   state: QuantityText,
   value: number | undefined,
   written: string | undefined,
-  { kind, context }: QuantityReader,
+  reader: QuantityReader,
   turned: number,
 ): QuantityText {
-  if (state.turned !== turned) return opened(value, written, turned);
+  if (state.turned !== turned) return opened(value, written, reader, turned);
   if (state.seen === value) return state;
-  const read = parseQuantity(state.text, kind, context);
+  const read = parseQuantity(state.text, reader.kind, reader.context);
   const own = value === undefined ? -1 : state.sent.indexOf(value);
-  const same = value !== undefined && read.ok && Math.abs(read.value - value) <= 1e-6 * Math.abs(value);
+  const same = value !== undefined && read.ok && alike(read.value, value);
   const unread = value === undefined && !read.ok;
   return {
     turned,
-    text: own < 0 && !same && !unread ? shownFor(value, written) : state.text,
+    text: own < 0 && !same && !unread ? shownFor(value, written, reader) : state.text,
     seen: value,
     sent: own < 0 ? [] : state.sent.slice(own + 1),
   };

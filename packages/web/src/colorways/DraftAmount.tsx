@@ -1,0 +1,21 @@
+import { QuantityField, type QuantityFieldProps } from '../parts/QuantityField';
+import type { Draft, Written } from './useDraft';
+
+export interface DraftAmountProps extends Omit<QuantityFieldProps, 'written' | 'onChange'> {
+  draft: Draft;
+  /** The place of the field in the recipe, by which what was typed is kept. */
+  path: string;
+  /** @param written goes with the change, so that both are taken back together */
+  onChange: (value: number, written: Written) => void;
+}
+
+/** An amount of a colorway: what was typed is kept beside its value, and stands there again. */
+export function DraftAmount({ draft, path, onChange, ...field }: DraftAmountProps) {
+  return (
+    <QuantityField
+      {...field}
+      written={draft.colorway.asWritten[path]}
+      onChange={(value, as) => onChange(value, { [path]: as })}
+    />
+  );
+}
