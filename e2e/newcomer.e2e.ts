@@ -25,6 +25,30 @@ test('an empty studio opens on the quick pour, and the amounts are there at once
   await expect(field(page, 'Stock strength')).toHaveValue('4');
 });
 
+test('acid is said in spoons as well as by the liter, and a word met for the first time is explained', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/pour`);
+  await field(page, 'Yarn, dry').fill('200');
+  const acid = field(page, 'Acetic acid per liter');
+  await acid.press('Control+a');
+  await acid.pressSequentially('3 Tbsp');
+  // Three US tablespoons are 44.36 mL.
+  await expect(page.getByRole('button', { name: /^Acid, white vinegar: 44\.4 mL/ })).toBeVisible();
+  await expect(field(page, 'Acid in all')).toHaveValue('3 Tbsp');
+  await page.reload();
+  await expect(field(page, 'Acid in all')).toHaveValue('3 Tbsp');
+  await field(page, 'Acid').selectOption('citric');
+  await field(page, 'Citric acid per liter').fill('1 tbsp');
+  // Three level teaspoons of 4.5 g (common practice, no source).
+  await expect(page.getByText('A tsp is taken as 4.5 g, not weighed.')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Acid, citric acid crystals: 13\.5 g/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Depth of shade in all/ }).click();
+  await expect(
+    page.getByText(/^Depth of shade is the dye for every 100 g of dry goods, in grams\./),
+  ).toBeVisible();
+});
+
 test('what cannot be is refused in words and changes nothing; what is unlikely is asked about', async ({
   page,
 }) => {

@@ -23,7 +23,7 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
   await alsoAdd(page, 'citric acid crystals', '2 Tbsp');
   // Six level teaspoons of 4.5 g (common practice, no source).
   await expect(main(page).getByText('= 27 g')).toBeVisible();
-  await expect(main(page).getByText('A level teaspoon is taken as 4.5 g until it is weighed.')).toBeVisible();
+  await expect(main(page).getByText('A tsp is taken as 4.5 g, not weighed.')).toBeVisible();
   await alsoAdd(page, 'white vinegar', 'half a cup');
   await expect(main(page).getByText('= 118 mL')).toBeVisible();
 

@@ -162,6 +162,7 @@ export * from './units/formatQuantity';
 export * from './units/money';
 export * from './units/parseQuantity';
 export * from './units/quantityKinds';
+export * from './words/explained';
 export * from './words/againWords';
 export * from './words/cautions';
 export * from './words/copyWords';

@@ -20,7 +20,7 @@ const read = (
 test('a level teaspoon of citric crystals is about 4.5 g until it was weighed (common practice, no source)', () => {
   expect(read('2 tbsp', citric)).toMatchObject({
     value: 27,
-    remark: 'A level teaspoon is taken as 4.5 g until it is weighed.',
+    remark: 'A tsp is taken as 4.5 g, not weighed.',
   });
   expect(read('2 tbsp', citric, WEIGHED)).toEqual({ ok: true, value: 30 });
 });
@@ -29,7 +29,7 @@ test('a powder goes by its own spoon, or by what is usual until that was weighed
   expect(read('1/2 tsp', powder('blue'))).toEqual({ ok: true, value: 1.6 });
   expect(read('1/2 tsp', powder('red'))).toMatchObject({
     value: 1.4,
-    remark: 'A level teaspoon is taken as 2.8 g until it is weighed.',
+    remark: 'A tsp is taken as 2.8 g, not weighed.',
   });
   // A dye that is on no shelf any more.
   expect(read('1/2 tsp', powder('gone'))).toMatchObject({ value: 1.4 });

@@ -142,7 +142,7 @@ function guessedWeight(measure: Measure, kind: QuantityKind, context: ParseConte
   if (kind.dimension !== 'mass' || measure.dimension !== 'volume') return undefined;
   const { gramsPerTeaspoon, unweighed } = context;
   if (gramsPerTeaspoon === undefined || unweighed !== true) return undefined;
-  return `A level teaspoon is taken as ${formatAmount(gramsPerTeaspoon, 'g')} until it is weighed.`;
+  return `A tsp is taken as ${formatAmount(gramsPerTeaspoon, 'g')}, not weighed.`;
 }
 
 export { judge, type ParsedQuantity, type RefusedQuantity } from './judge';

@@ -73,7 +73,7 @@ export function AcidFields({
         gridTemplateColumns: dose
           ? {
               xs: '1fr 1fr',
-              lg: times.length > 0 ? '1.1fr 0.75fr 0.9fr 1.2fr 1.1fr' : '1.1fr 0.75fr 0.9fr 1.2fr',
+              lg: times.length > 0 ? '1fr 0.7fr 1.3fr 1.05fr 1fr' : '1fr 0.7fr 1.3fr 1.05fr',
             }
           : '1fr',
       }}

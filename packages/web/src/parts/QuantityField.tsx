@@ -34,8 +34,8 @@ export interface QuantityFieldProps {
 }
 
 /**
- * The one field for every amount. Takes what people write, shows back how it was read in the unit of the field,
- * and keeps what was typed. Up and down step along the ladder; Enter goes on to the next amount.
+ * The one field for every amount. Takes what people write, shows under it how it was read in the unit of the
+ * field, and keeps what was typed. Up and down step along the ladder; Enter goes on to the next amount.
  */
 export function QuantityField({
   label,
@@ -82,9 +82,11 @@ export function QuantityField({
     if (!event.repeat) onEnter();
   };
   const plain = isPlain(text, '');
-  const readBack = read.ok && !plain ? `= ${formatAmount(read.value, kind.unit)}` : kind.unit;
   const empty = text.trim() === '' && value === undefined;
-  const said = problem ?? (empty ? undefined : read.ok ? read.remark : read.problem);
+  // Under what was typed, never over it.
+  const readBack = read.ok && !plain ? `= ${formatAmount(read.value, kind.unit)}` : '';
+  const remarked = read.ok ? [readBack, read.remark].filter(Boolean).join('. ') : read.problem;
+  const said = problem ?? (empty || remarked === '' ? undefined : remarked);
   const wrong = problem !== undefined || (!empty && !read.ok);
   return (
     <TextLine
@@ -95,7 +97,7 @@ export function QuantityField({
       said={said}
       wrong={wrong ? said : undefined}
       autoFocus={autoFocus}
-      end={<InputAdornment position="end">{readBack}</InputAdornment>}
+      end={plain || !read.ok ? <InputAdornment position="end">{kind.unit}</InputAdornment> : undefined}
       input={{
         inputMode: 'text',
         autoComplete: 'off',

@@ -1,7 +1,7 @@
 import Popover from '@mui/material/Popover';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
-import type { Figure, Sureness } from '@ythrion/core';
+import { explained, type Figure, type Sureness } from '@ythrion/core';
 
 const SURENESS_WORDS: Record<Sureness, string> = {
   exact: 'Exact: arithmetic on what was entered.',
@@ -16,8 +16,9 @@ export interface WhyProps {
   onClose: () => void;
 }
 
-/** The arithmetic of a figure with this recipe's numbers in it, how sure it is and where it comes from. */
+/** What a figure is, its arithmetic with this recipe's numbers in it, how sure it is and where it comes from. */
 export function Why({ figure, name, anchor, onClose }: WhyProps) {
+  const about = explained(name);
   return (
     <Popover
       open
@@ -27,6 +28,7 @@ export function Why({ figure, name, anchor, onClose }: WhyProps) {
     >
       <Stack spacing={0.75}>
         <Typography variant="h3">{name}</Typography>
+        {about !== null && <Typography variant="body2">{about}</Typography>}
         <Typography variant="body2">{figure.because}</Typography>
         <Typography variant="caption" color="text.secondary">
           {SURENESS_WORDS[figure.sureness]}

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
+  DEFAULT_STUDIO,
   formulate,
   keepQuickPour,
   planFormulation,
@@ -32,6 +33,7 @@ import { SetResult } from '../parts/SetResult';
 import { TextLine } from '../parts/TextLine';
 import { Totals } from '../parts/Totals';
 import { YarnStage } from '../parts/YarnStage';
+import { QuickAcid } from './QuickAcid';
 import { useStoredState } from '../parts/useStoredState';
 import { say } from '../parts/say';
 
@@ -46,10 +48,14 @@ const START: QuickPour = {
   dyes: [{ id: 'q1', name: 'First dye', swatchHex: FIRST_HEXES[0], dosPercent: 0.5 }],
 };
 
+/** A quick pour as this browser keeps it, with what was typed for its amounts. */
+type KeptPour = QuickPour & { written?: Record<string, string> };
+
 /** The first thing a newcomer meets: amounts at once, no set-up. */
 export function QuickPourScreen() {
-  const [quick, setQuick] = useStoredState<QuickPour>('quick-pour', START);
-  const change = (changes: Partial<QuickPour>): void => setQuick({ ...quick, ...changes });
+  const [quick, setQuick] = useStoredState<KeptPour>('quick-pour', START);
+  const change = (changes: Partial<QuickPour>, written: Record<string, string> = {}): void =>
+    setQuick({ ...quick, ...changes, written: { ...quick.written, ...written } });
   const studio = useShelf().data?.studio;
   const currency = studio?.currency ?? '';
   const plan = useMemo(
@@ -57,8 +63,8 @@ export function QuickPourScreen() {
     [quick, studio],
   );
   const pass = plan.passes[0];
-  const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>): void =>
-    change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) });
+  const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>, written = {}): void =>
+    change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) }, written);
   const addDye = (): void =>
     change({
       dyes: [
@@ -118,7 +124,8 @@ export function QuickPourScreen() {
                   label="Yarn, dry"
                   kind="fiberMass"
                   value={quick.grams}
-                  onChange={(grams) => change({ grams })}
+                  written={quick.written?.grams}
+                  onChange={(grams, as) => change({ grams }, { grams: as })}
                 />
                 <Choice
                   label="Fiber"
@@ -134,7 +141,8 @@ export function QuickPourScreen() {
                   label="Liquor ratio"
                   kind="liquorRatio"
                   value={quick.liquorRatio}
-                  onChange={(liquorRatio) => change({ liquorRatio })}
+                  written={quick.written?.liquorRatio}
+                  onChange={(liquorRatio, as) => change({ liquorRatio }, { liquorRatio: as })}
                 />
               </Box>
             ),
@@ -192,7 +200,8 @@ export function QuickPourScreen() {
                   label="Depth of shade"
                   kind="dos"
                   value={dye.dosPercent}
-                  onChange={(dosPercent) => setDye(i, { dosPercent })}
+                  written={quick.written?.[dye.id]}
+                  onChange={(dosPercent, as) => setDye(i, { dosPercent }, { [dye.id]: as })}
                 />
                 {quick.dyes.length > 1 && (
                   <Button
@@ -215,7 +224,8 @@ export function QuickPourScreen() {
                   label="Stock strength"
                   kind="stockStrength"
                   value={quick.strengthPercent}
-                  onChange={(strengthPercent) => change({ strengthPercent })}
+                  written={quick.written?.strengthPercent}
+                  onChange={(strengthPercent, as) => change({ strengthPercent }, { strengthPercent: as })}
                 />
                 <Button variant="outlined" onClick={addDye} disabled={quick.dyes.length >= 4}>
                   Add a dye
@@ -231,27 +241,12 @@ export function QuickPourScreen() {
           {
             key: 'acid',
             left: (
-              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
-                <Choice
-                  label="Acid"
-                  value={quick.acid?.material === 'citric' ? 'citric' : 'vinegar'}
-                  options={[
-                    { value: 'vinegar', label: 'White vinegar, 5 %' },
-                    { value: 'citric', label: 'Citric crystals' },
-                  ]}
-                  onChange={(material) =>
-                    change({ acid: { ...QUICK_ACIDS[material], value: quick.acid?.value ?? 1 } })
-                  }
-                />
-                <QuantityField
-                  label={
-                    quick.acid?.material === 'citric' ? 'Citric acid per liter' : 'Acetic acid per liter'
-                  }
-                  kind="acidPerLiter"
-                  value={quick.acid?.value}
-                  onChange={(value) => change({ acid: { ...(quick.acid ?? QUICK_ACIDS.vinegar), value } })}
-                />
-              </Box>
+              <QuickAcid
+                acid={quick.acid ?? QUICK_ACIDS.vinegar}
+                studio={studio ?? DEFAULT_STUDIO}
+                written={quick.written?.acid}
+                onChange={(acid, as) => change({ acid }, { acid: as })}
+              />
             ),
             right: <AcidResult acid={pass?.acids[0] ?? null} phWindow={pass?.phWindow ?? [3.5, 5]} />,
           },
@@ -262,7 +257,13 @@ export function QuickPourScreen() {
         rows={[
           {
             key: 'set',
-            left: <SetFields set={quick.set} onChange={(set) => change({ set })} />,
+            left: (
+              <SetFields
+                set={quick.set}
+                written={quick.written ?? {}}
+                onChange={(set, written) => change({ set }, written)}
+              />
+            ),
             right: <SetResult plan={plan} />,
           },
         ]}

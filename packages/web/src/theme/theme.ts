@@ -133,7 +133,7 @@ export const theme = createTheme({
         paper: ({ theme: own }) => ({
           border: `1px solid ${own.vars.palette.text.primary}`,
           padding: 12,
-          maxWidth: 420,
+          maxWidth: 'min(420px, calc(100% - 32px))',
         }),
       },
     },
