@@ -79,7 +79,7 @@ test('what was typed stands there again after it was saved and opened anew, and 
   await expect(main(page).getByText('= 30 min')).toBeVisible();
   const wet = page.getByLabel('Wet out', { exact: true });
   await wet.fill('overnight');
-  await expect(main(page).getByText('Overnight is taken as 12 h.')).toBeVisible();
+  await expect(main(page).getByText('= 12 h')).toBeVisible();
   await page.getByRole('button', { name: 'Save version 2' }).click();
   await expect(page.getByRole('button', { name: 'Save version 3' })).toBeVisible();
   await page.reload();

@@ -174,7 +174,6 @@ function measuresOf(word: string, kind: QuantityKind, spoons: SpoonSystem): Meas
             dimension: 'time' as const,
             toCanonical: (value: number) => value * NIGHT_H * 60,
             alone: true,
-            guess: `Overnight is taken as ${NIGHT_H} h.`,
           },
         ]
       : []),

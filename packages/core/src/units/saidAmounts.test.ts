@@ -197,7 +197,6 @@ test('a spoon is the studio’s own', () => {
 
 test.each([
   ['a pinch', 'teaspoons', 'A pinch is taken as 1/16 tsp.'],
-  ['overnight', 'minutes', 'Overnight is taken as 12 h.'],
   ['2 splashes', 'volume', 'A splash is taken as 15 mL.'],
   ['3 drops', 'volume', 'A drop is taken as 0.05 mL. That is very little: 0.15 mL.'],
 ] as const)('what is guessed at in “%s” is said', (text, kind, remark) =>

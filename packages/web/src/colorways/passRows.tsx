@@ -278,7 +278,13 @@ function AcidWithCurve({ acid, pass, planned, formulation }: AcidWithCurveProps)
 function WaterResult({ planned }: { planned: PlannedPass }) {
   return (
     <Typography variant="body2" component="div">
-      <FigureText figure={planned.water} name="Water to run" px={20} /> water, for a bath of{' '}
+      {planned.water.value === 0 ? (
+        'No water to run; a bath of '
+      ) : (
+        <>
+          <FigureText figure={planned.water} name="Water to run" px={20} /> water, for a bath of{' '}
+        </>
+      )}
       <FigureText figure={planned.bath} name="Bath" />,{' '}
       <FigureText figure={planned.liquorRatio} name="Liquor ratio" />
     </Typography>
