@@ -31,6 +31,11 @@ test('typing on in one field is one step; a pause or another field is the next',
   expect(draftReducer(other, { kind: 'undo' }).present.name).toBe('bcd');
 });
 
+test('what is done and not typed is a step of its own, however quick it comes', () => {
+  const moved = put(put(start(), 'b', '', 1000), 'c', '', 1100);
+  expect(draftReducer(moved, { kind: 'undo' }).present.name).toBe('b');
+});
+
 test('a change after going back forgets what came after; nothing to take back changes nothing', () => {
   const back = draftReducer(put(put(start(), 'b'), 'c'), { kind: 'undo' });
   const anew = put(back, 'd');

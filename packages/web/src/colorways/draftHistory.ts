@@ -33,7 +33,9 @@ export function draftReducer(state: DraftState, action: DraftAction): DraftState
   const turned = { tag: '', at: 0, turned: state.turned + 1 };
   switch (action.kind) {
     case 'put': {
-      const typingOn = action.tag === state.tag && action.at - state.at < ONE_STEP_MS && past.length > 0;
+      // What names no field is done, not typed: two of a kind are two steps, however quick.
+      const sameField = action.tag !== '' && action.tag === state.tag;
+      const typingOn = sameField && action.at - state.at < ONE_STEP_MS && past.length > 0;
       return {
         ...state,
         past: typingOn ? past : [...past, present].slice(-MOST_STEPS),

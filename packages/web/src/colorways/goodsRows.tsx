@@ -83,11 +83,13 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
           alignItems: 'start',
         }}
       >
-        <QuantityField
+        <DraftAmount
+          draft={draft}
+          path={`goods.${line.id}.count`}
           label="Count"
           kind="count"
           value={line.count}
-          onChange={(count) => set({ count, weighedGrams: null })}
+          onChange={(count, written) => set({ count, weighedGrams: null }, written)}
         />
         <Choice
           label="Base"
@@ -142,11 +144,13 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
             alignItems: 'start',
           }}
         >
-          <QuantityField
+          <DraftAmount
+            draft={draft}
+            path={`goods.${line.id}.weighedGrams`}
             label="Weighed, whole line"
             kind="fiberMass"
             value={line.weighedGrams ?? undefined}
-            onChange={(weighedGrams) => set({ weighedGrams })}
+            onChange={(weighedGrams, written) => set({ weighedGrams }, written)}
           />
           <Choice
             label="Form"
