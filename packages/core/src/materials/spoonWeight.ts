@@ -12,11 +12,9 @@ const USUAL_DYE_G = 2.8;
 /** The same of citric acid crystals (common practice, no source). */
 const USUAL_CITRIC_G = 4.5;
 
-const weight = (own: number | null, usual: number): SpoonWeight => ({
-  grams: own ?? usual,
-  // What a device kept from an older version may lack it.
-  weighed: typeof own === 'number',
-});
+/** An amount that a form cannot read is no weight, nor what a device kept from a version that had none. */
+const weight = (own: number | null, usual: number): SpoonWeight =>
+  own !== null && own > 0 ? { grams: own, weighed: true } : { grams: usual, weighed: false };
 
 /** A level teaspoon of a dye's powder: its own, or what is usual until it has been weighed. */
 export const dyeSpoon = ({ gramsPerTeaspoon }: { gramsPerTeaspoon: number | null }): SpoonWeight =>
