@@ -160,6 +160,7 @@ export * from './skein/yarnLook';
 export * from './units/conversions';
 export * from './units/formatQuantity';
 export * from './units/money';
+export { judge, type ParsedQuantity, type RefusedQuantity } from './units/judge';
 export * from './units/parseQuantity';
 export * from './units/quantityKinds';
 export * from './words/explained';

@@ -2,13 +2,14 @@ import { ACIDS } from '../materials/acids';
 import { parseQuantity, type ParseContext } from '../units/parseQuantity';
 import type { QuantityKindName } from '../units/quantityKinds';
 import type { AcidBasis } from '../acid/acidDose';
+import { quantityFor } from './quantityFor';
 import type { AcidDose } from './recipe';
 
 /** What kind of amount a dose of acid is. */
 export function doseKind({ basis, material }: Pick<AcidDose, 'basis' | 'material'>): QuantityKindName {
   if (basis === 'gPerL') return 'acidPerLiter';
   if (basis === 'percentOfGoods') return 'acidPercent';
-  return ACIDS[material].unit === 'mL' ? 'acidVolume' : 'acidMass';
+  return quantityFor({ kind: 'acid' }, ACIDS[material].unit);
 }
 
 const BASES: readonly AcidBasis[] = ['amount', 'gPerL', 'percentOfGoods'];

@@ -3,7 +3,7 @@ import { FieldError } from '../figure/fieldError';
 import { amountOf, minutesOf } from '../process/amountOf';
 import type { Act } from '../process/act';
 import { quantityFor } from '../recipe/quantityFor';
-import { judge } from '../units/parseQuantity';
+import { judge } from '../units/judge';
 import { formatAmount } from '../units/formatQuantity';
 import type { Card } from './card';
 import { cardAct } from './cardLines';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { judge } from '../units/parseQuantity';
+import { judge } from '../units/judge';
 import { quantityKind, type QuantityKindName } from '../units/quantityKinds';
 
 /** A number held to the possible range of its kind, with the same sentence the field on the screen shows. */

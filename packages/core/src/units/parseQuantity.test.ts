@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { fahrenheitToCelsius, METRIC_ML, AU_ML, OUNCE_G, POUND_G, US_ML } from './conversions';
 import { editText, formatAmount, showAmount } from './formatQuantity';
-import { judge, parseQuantity } from './parseQuantity';
+import { judge } from './judge';
+import { parseQuantity } from './parseQuantity';
 import { QUANTITY_KINDS, stepQuantity, type QuantityKindName } from './quantityKinds';
 
 const value = (text: string, kind: QuantityKindName, context = {}): number => {

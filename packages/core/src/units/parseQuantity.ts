@@ -81,9 +81,7 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
       return `“${text}” could be read two ways. Write 1000 or 1.5, without a thousands comma.`;
     if (number === 'range') return `“${text}” is a range; say one amount.`;
     if (!number)
-      return bare.length + (last ? 1 : 0) > 0
-        ? `“${rest}” in “${text}” is not an amount.`
-        : `“${text}” is not an amount.`;
+      return rest === text ? `“${text}” is not an amount.` : `“${rest}” in “${text}” is not an amount.`;
     const after = number.rest.trimStart();
     const said = leadingMeasure(after, kind, context.spoons ?? 'US');
     const part: boolean = 'part' in number && number.part === true && last !== null && after === '';
@@ -144,5 +142,3 @@ function guessedWeight(measure: Measure, kind: QuantityKind, context: ParseConte
   if (gramsPerTeaspoon === undefined || unweighed !== true) return undefined;
   return `A tsp is taken as ${formatAmount(gramsPerTeaspoon, 'g')}, not weighed.`;
 }
-
-export { judge, type ParsedQuantity, type RefusedQuantity } from './judge';

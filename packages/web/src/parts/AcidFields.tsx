@@ -3,8 +3,6 @@ import Box from '@mui/material/Box';
 import {
   ACID_MATERIALS,
   ACIDS,
-  doseKind,
-  doseSaid,
   type AcidBasis,
   type AcidDose,
   type AcidMaterial,
@@ -12,6 +10,7 @@ import {
   type ParseContext,
 } from '@ythrion/core';
 import { Choice } from './Choice';
+import { DoseField } from './DoseField';
 import { QuantityField } from './QuantityField';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -87,19 +86,13 @@ export function AcidFields({
             value={dose.strengthPercent}
             onChange={(strengthPercent) => onChange({ ...dose, strengthPercent }, written ?? '')}
           />
-          <QuantityField
-            label="Dose"
-            kind={doseKind(dose)}
-            context={reading}
-            value={dose.value}
-            written={written}
-            onChange={(value, as) => onChange({ ...dose, value }, as)}
+          <DoseField
             key={`${dose.material}-${turned}`}
-            // A measure of another kind says itself what the dose is counted by.
-            onUnreadable={(text) => {
-              const said = doseSaid(text, dose, reading);
-              if (said) onChange(said, text);
-            }}
+            label="Dose"
+            dose={dose}
+            reading={reading}
+            written={written}
+            onChange={onChange}
           />
           <Choice
             label="Counted as"

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
-import { doseKind, doseSaid, QUICK_ACIDS, readingOf, type AcidDose, type Studio } from '@ythrion/core';
+import { QUICK_ACIDS, readingOf, type AcidDose, type Studio } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
-import { QuantityField } from '../parts/QuantityField';
+import { DoseField } from '../parts/DoseField';
 
 /** Vinegar or citric, by the liter until what is typed says otherwise: `2 tbsp` is an amount in all. */
 export function QuickAcid({
@@ -16,7 +16,6 @@ export function QuickAcid({
   onChange: (acid: AcidDose, written: string) => void;
 }) {
   const citric = acid.material === 'citric';
-  const reading = readingOf({ kind: 'acid', acid: acid.material }, { studio, dyes: [] });
   return (
     <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
       <Choice
@@ -31,19 +30,14 @@ export function QuickAcid({
           onChange({ ...QUICK_ACIDS[material], ...(acid.basis === 'gPerL' && { value: acid.value }) }, '')
         }
       />
-      <QuantityField
+      <DoseField
         label={
           acid.basis === 'gPerL' ? `${citric ? 'Citric' : 'Acetic'} acid per liter` : DOSE_LABELS[acid.basis]
         }
-        kind={doseKind(acid)}
-        context={reading}
-        value={acid.value}
+        dose={acid}
+        reading={readingOf({ kind: 'acid', acid: acid.material }, { studio, dyes: [] })}
         written={written}
-        onChange={(value, as) => onChange({ ...acid, value }, as)}
-        onUnreadable={(text) => {
-          const said = doseSaid(text, acid, reading);
-          if (said) onChange(said, text);
-        }}
+        onChange={onChange}
       />
     </Box>
   );
