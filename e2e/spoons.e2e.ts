@@ -50,7 +50,7 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
   await expect(countedAs).toHaveValue('amount');
   await expect(dose).toHaveValue('two tablespoons');
   await expect(
-    page.getByRole('button', { name: /^Acid in all, citric acid crystals: 30 g/ }).first(),
+    page.getByRole('button', { name: /^Acid in all, citric acid crystals: two tablespoons, 30 g/ }).first(),
   ).toBeVisible();
   await dose.press('Control+a');
   await dose.pressSequentially('0.5 g/L');
@@ -66,7 +66,7 @@ test('a spoon of citric and of powder is taken wherever an amount is asked, gues
   await expect(main(page).getByText('= 20 g')).toBeVisible();
   await page.getByLabel('How much').press('Enter');
   await expect(
-    main(page).getByText(/Also added 20 g \(1 tbsp \+ 1 tsp\) of citric acid crystals/),
+    main(page).getByText(/Also added 1 tbsp \+ 1 tsp \(20 g\) of citric acid crystals/),
   ).toBeVisible();
 });
 

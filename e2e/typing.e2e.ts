@@ -17,10 +17,9 @@ test('what is typed in one row stays when the unit of another is switched at onc
   await page.getByLabel('Depth', { exact: true }).first().fill('1');
   await expect(page.getByLabel('Measured in').nth(1)).toBeVisible();
   await page.evaluate(() => {
-    const named = (words: string): HTMLElement[] =>
-      [...document.querySelectorAll('label')]
-        .filter(({ textContent }) => textContent === words)
-        .flatMap(({ control }) => control ?? []);
+    const named = (words: string): HTMLElement[] => [
+      ...document.querySelectorAll<HTMLElement>(`[aria-label="${words}"]`),
+    ];
     const typed = named('Depth')[0] as HTMLInputElement;
     const school = named('Measured in')[1] as HTMLSelectElement;
     Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(typed, '1.5');

@@ -1,7 +1,7 @@
 import { heatSet, recipe, SHELF } from '../../test/examples';
 import { written } from '../../test/written';
 import { begunBatch, tick } from '../../test/records';
-import { QUICK_ACIDS, quickFormulation, type QuickPour } from '../recipe/quickPour';
+import { FIRST_POUR, quickFormulation, type QuickPour } from '../recipe/quickPour';
 import { keepQuickPour } from './keepQuickPour';
 import { planFormulation } from '../plan/plan';
 import { formulate } from '../recipe/materials';
@@ -124,12 +124,10 @@ test('the JSON Schema names every list of the document', () => {
 
 describe('a quick pour', () => {
   const quick: QuickPour = {
-    fiber: 'wool',
+    ...FIRST_POUR,
     grams: 200,
-    dyes: [{ id: 'q1', name: 'My blue', swatchHex: '#22449a', dosPercent: 1 }],
+    dyes: [{ id: 'q1', name: 'My blue', swatchHex: '#22449a', entry: { school: 'depth', percent: 1 } }],
     strengthPercent: 1,
-    liquorRatio: 30,
-    acid: QUICK_ACIDS.vinegar,
     set: heatSet({ method: 'simmer', temperatureC: 88, minutes: 25, coolMinutes: 120 }),
   };
   test('200 g at 1 % from a 1 % stock is 200 mL (common practice, no source)', () => {

@@ -16,7 +16,7 @@ export function keepQuickPour(
     note: '',
     version: 1,
     recipe: formulation.recipe,
-    asWritten: {},
+    asWritten: quick.written,
     retired: false,
   };
   return {

@@ -34,6 +34,17 @@ export interface Figure {
   readonly because: string;
   /** Where the formula or constant comes from, when it is more than arithmetic. */
   readonly source?: string | undefined;
+  /** Where it is measured out: as what, and how it was said. Not part of what is written down. */
+  readonly measure?: Measure | undefined;
+}
+
+/** How an amount is measured out, for saying it in the dyer's own measure. */
+export interface Measure {
+  as: 'pour' | 'water' | 'goods' | 'heat';
+  /** What was typed for it, or for the whole it is a part of; null where nobody said it in words. */
+  said: string | null;
+  /** Grams of a level teaspoon, where it is a powder that goes by the spoon. */
+  gramsPerTeaspoon?: number | undefined;
 }
 
 /** A reason, or how to put it in words: most are never read, and writing one out takes longer than the arithmetic. */
@@ -47,7 +58,13 @@ class Reasoned implements Figure {
     readonly sureness: Sureness,
     private reason: Because,
     readonly source: string | undefined,
+    readonly measure?: Measure,
   ) {}
+
+  /** The same figure, with its reason still unwritten. */
+  measured(measure: Measure): Figure {
+    return new Reasoned(this.value, this.unit, this.sureness, this.reason, this.source, measure);
+  }
 
   get because(): string {
     if (typeof this.reason === 'function') this.reason = this.reason();
@@ -81,3 +98,7 @@ export function figure(
     );
   return new Reasoned(value, unit, sureness, because, source);
 }
+
+/** A figure that is measured out, so that it can be said in the dyer's own measure. */
+export const measuredOut = (of: Figure, measure: Measure | null): Figure =>
+  measure === null ? of : of instanceof Reasoned ? of.measured(measure) : { ...of, measure };

@@ -1,5 +1,6 @@
-import { figure } from '../figure/figure';
+import { figure, measuredOut } from '../figure/figure';
 import { lineGrams } from '../recipe/lineGrams';
+import { goodsText } from '../recipe/measureOf';
 import type { Formulation } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
 import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
@@ -13,7 +14,7 @@ const ECRU = '#efe9dc';
 
 /** The goods of a plan, line by line, and how each looks after every pass. */
 export function plannedGoods(
-  { recipe, dyes }: Formulation,
+  { recipe, dyes, asWritten = {} }: Formulation,
   bases: readonly Base[],
   passes: readonly PlannedPass[],
 ): PlannedGoods[] {
@@ -42,7 +43,13 @@ export function plannedGoods(
       baseName: base?.name ?? '',
       form: line.form ?? base?.form ?? 'skein',
       count: line.count,
-      grams: figure(lineGrams(line), 'g', () => goodsLineWords(line)),
+      grams: measuredOut(
+        figure(lineGrams(line), 'g', () => goodsLineWords(line)),
+        {
+          as: 'goods',
+          said: goodsText(line, asWritten),
+        },
+      ),
       catchUp: line.catchUp,
       undyedHex: ground,
       dyedHex: averageHex(looks.at(-1) ?? plainLook(ground)),

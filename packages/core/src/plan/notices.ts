@@ -9,8 +9,12 @@ import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { keepsBath, methodFacts, type MethodKind } from '../method';
 import type { WayNotice } from '../method/method';
 import type { Unit } from '../figure/figure';
+import { saidBySpoon } from '../units/saidBy';
 import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
 import type { Formulation, Pass } from '../recipe/recipe';
+
+/** What is said by the spoon needs no other tool. */
+const isBySpoon = ({ each }: PourLine): boolean => saidBySpoon(each.measure?.said ?? '');
 
 /** What there is to say, with the values it hangs on; `words/noticeWords.ts` has the sentences. */
 export type Saying =
@@ -117,7 +121,13 @@ function pourNotices(
   for (const pour of planned.pours) {
     if (pour.measured && pour.measured.error.value > MOST_ERROR_PERCENT && !pour.dilution)
       say({ code: 'coarse reading', pour, measured: pour.measured });
-    if (!pour.measured && !pour.dilution && formulation.tools.length > 0 && pour.each.value > 0)
+    if (
+      !pour.measured &&
+      !pour.dilution &&
+      formulation.tools.length > 0 &&
+      pour.each.value > 0 &&
+      !isBySpoon(pour)
+    )
       say({
         code: 'no tool',
         dye: pour.dyeName,

@@ -1,9 +1,10 @@
 import { singleDyes } from '../amounts/premix';
 import { dyeableShare } from '../amounts/dyeableShare';
-import { figure, type Figure } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { methodFacts } from '../method';
 import { lineGrams } from '../recipe/lineGrams';
+import { goodsText } from '../recipe/measureOf';
 import { named } from '../recipe/materials';
 import type { Formulation, GoodsLine } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
@@ -31,7 +32,7 @@ export function planFormulation(asDecided: Formulation, context: PlanContext = {
   const bases = recipe.goods.map((line, i) =>
     named(formulation.bases, line.baseId, `recipe.goods.${i}.baseId`, 'yarn base'),
   );
-  const wog = sumGoods(recipe.goods);
+  const wog = sumGoods(recipe.goods, formulation.asWritten ?? {});
   const dyeable = dyeableMass(recipe.goods, bases);
   const story = tellRecipe(formulation, bases, { wogGrams: wog.value, dyeableGrams: dyeable.value });
   const passes = story.passes.map((told, i) =>
@@ -76,10 +77,15 @@ export const goodsLineWords = (line: GoodsLine): string =>
     ? `${line.count} × ${plainNumber(line.gramsEach)} g`
     : `${plainNumber(line.weighedGrams)} g as weighed`;
 
-function sumGoods(goods: readonly GoodsLine[]): Figure {
+function sumGoods(goods: readonly GoodsLine[], asWritten: Readonly<Record<string, string>>): Figure {
   const counted = goods.filter((line) => !line.catchUp);
   const value = counted.reduce((sum, line) => sum + lineGrams(line), 0);
-  return figure(value, 'g', () => `${counted.map(goodsLineWords).join(' + ')} = ${plainNumber(value)} g`);
+  const [first] = counted;
+  const said = (first && goodsText(first, asWritten)) ?? null;
+  return measuredOut(
+    figure(value, 'g', () => `${counted.map(goodsLineWords).join(' + ')} = ${plainNumber(value)} g`),
+    { as: 'goods', said },
+  );
 }
 
 function dyeableMass(goods: readonly GoodsLine[], bases: readonly Base[]): Figure {

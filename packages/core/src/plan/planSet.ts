@@ -1,5 +1,5 @@
 import { plainNumber } from '../units/plainNumber';
-import { figure } from '../figure/figure';
+import { figure, measuredOut } from '../figure/figure';
 import { boilingPointC, airPressureKpa } from '../heat/boilingPoint';
 import { centerHotMinutes } from '../heat/bundle';
 import { coolDownMinutes, heatCapacityJPerK } from '../heat/heatUp';
@@ -15,7 +15,7 @@ const PRACTICE = 'common practice, no source';
 const NEAR_STEAM_C = 5;
 
 /** The set: rise, hold, cool, and what the place allows. Read from its acts and the state it ends in. */
-export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan['set'] {
+export function planSet({ recipe, pot, place, asWritten = {} }: Formulation, story: Story): Plan['set'] {
   const { set } = recipe;
   const facts = setMethodFacts(set.method);
   const boiling = boilingPointC(place.altitudeM);
@@ -35,7 +35,10 @@ export function planSet({ recipe, pot, place }: Formulation, story: Story): Plan
       : Number.NaN;
   return {
     method: set.method,
-    temperature: figure(set.temperatureC, '°C', 'as decided'),
+    temperature: measuredOut(figure(set.temperatureC, '°C', 'as decided'), {
+      as: 'heat',
+      said: asWritten['set.temperatureC'] ?? null,
+    }),
     hold: figure(set.minutes, 'min', 'as decided'),
     cool: figure(set.coolMinutes, 'min', 'as decided'),
     rise:

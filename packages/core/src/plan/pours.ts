@@ -2,13 +2,15 @@ import { chooseTool, MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { dilutionPlan } from '../amounts/dilutionPlan';
 import { depthOfShade } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
-import { figure } from '../figure/figure';
+import { figure, measuredOut } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Tool } from '../shelf/tool';
 import { formatAmount } from '../units/formatQuantity';
+import { saidBySpoon } from '../units/saidBy';
 import { readEntry } from '../recipe/dyeEntry';
+import { dyeText, measureOf } from '../recipe/measureOf';
 import { entryContext, sectionOfLine } from '../recipe/entryContext';
 import { named } from '../recipe/materials';
 import { methodFacts } from '../method';
@@ -36,29 +38,50 @@ export function planPour(
   const dyeable = (goods.dyeableGrams * wogGrams) / goods.wogGrams;
   const way = methodFacts(pass.method.kind);
   const doses = way.doses(pass.method, line.id);
-  const grams = figure(read.grams, 'g', read.because, read.sureness);
+  const said = dyeText(line.id, pass, formulation.asWritten ?? {}, stock !== null);
+  const measureAs = measureOf(
+    {
+      kind: 'dye',
+      dyeId: dye.id,
+      stockId: stock?.id ?? null,
+      lotStrength: dye.lotStrength,
+      strengthPercent: stock?.strengthPercent ?? null,
+    },
+    said,
+    formulation,
+  );
+  const weighed = figure(read.grams, 'g', read.because, read.sureness);
+  const grams = stock ? weighed : measuredOut(weighed, measureAs);
   const volumeMl = stock ? stockMl(read.grams, stock.strengthPercent) : 0;
   const volume = stock
-    ? figure(
-        volumeMl,
-        'mL',
-        () =>
-          `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(stock.strengthPercent)} % w/v = ${plainNumber(volumeMl)} mL`,
-        read.sureness,
+    ? measuredOut(
+        figure(
+          volumeMl,
+          'mL',
+          () =>
+            `100 × ${plainNumber(read.grams)} g ÷ ${plainNumber(stock.strengthPercent)} % w/v = ${plainNumber(volumeMl)} mL`,
+          read.sureness,
+        ),
+        measureAs,
       )
     : null;
   const whole = volume ?? grams;
   const each =
     doses === 1
       ? whole
-      : figure(
-          whole.value / doses,
-          whole.unit,
-          () => `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`,
-          whole.sureness,
+      : measuredOut(
+          figure(
+            whole.value / doses,
+            whole.unit,
+            () => `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`,
+            whole.sureness,
+          ),
+          measureAs,
         );
   const dosOf = (mass: number): number => depthOfShade(mass, wogGrams, dye.lotStrength);
-  const measured = measure(each.value, stock, doses, formulation.tools, dosOf);
+  // What is said by the spoon is measured by the spoon: no tool reads it.
+  const tools = said !== null && saidBySpoon(said) ? [] : formulation.tools;
+  const measured = measure(each.value, stock, doses, tools, dosOf);
   const citric = way.cut(pass.method);
   const perGram =
     dye.jarPriceCents !== null && dye.jarGrams !== null ? dye.jarPriceCents / dye.jarGrams : null;
@@ -104,7 +127,7 @@ export function planPour(
           )
         : null,
     measured,
-    dilution: stock ? dilute(each.value, stock, doses, measured, formulation.tools, dosOf) : null,
+    dilution: stock ? dilute(each.value, stock, doses, measured, tools, dosOf) : null,
     cost:
       perGram === null
         ? null

@@ -1,8 +1,9 @@
 import { equalEquivalents } from '../acid/acidDose';
 import { acidGramsForPh, alkalinityMolar, expectedPh, phBeforeGoods } from '../acid/expectedPh';
-import { figure, type Figure } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
+import { measureOf } from '../recipe/measureOf';
 import type { Formulation } from '../recipe/recipe';
 import { acidsTogether } from '../process/liquid';
 import { formatAmount } from '../units/formatQuantity';
@@ -61,7 +62,13 @@ export function readAcids(
   const planned = inOrder.map((put, i): PlannedAcid => {
     const later = inOrder.slice(i + 1).map((one) => one.brought);
     const without = (all: Bath): Bath => later.reduce((sum, one) => sub(sum, one), all);
-    return planAcid(put, without(inBath), without(bathOnly), { bath, fiberMmol, goodsGrams }, formulation);
+    return planAcid(
+      put,
+      without(inBath),
+      without(bathOnly),
+      { bath, fiberMmol, goodsGrams, passId: pass.id },
+      formulation,
+    );
   });
   const all = acidGrams(inBath);
   const poured = (kept ? acidGrams(kept) : 0) + inOrder.reduce((sum, put) => sum + acidGrams(put.brought), 0);
@@ -102,7 +109,12 @@ function planAcid(
   { resolved, line }: Put,
   inBath: Bath,
   bathOnly: Bath,
-  { bath, fiberMmol, goodsGrams }: { bath: Figure; fiberMmol: number; goodsGrams: number },
+  {
+    bath,
+    fiberMmol,
+    goodsGrams,
+    passId,
+  }: { bath: Figure; fiberMmol: number; goodsGrams: number; passId: string },
   formulation: Formulation,
 ): PlannedAcid {
   const { dose, amounts: all, when } = resolved;
@@ -138,10 +150,17 @@ function planAcid(
     strengthPercent: dose.strengthPercent,
     when: dose.when,
     actId: line.id,
-    amount: figure(
-      all.amount,
-      all.unit,
-      () => `100 × ${pure()} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
+    amount: measuredOut(
+      figure(
+        all.amount,
+        all.unit,
+        () => `100 × ${pure()} ${facts.acid} ÷ ${plainNumber(dose.strengthPercent)} %`,
+      ),
+      measureOf(
+        { kind: 'acid', acid: dose.material, strengthPercent: dose.strengthPercent },
+        formulation.asWritten?.[`passes.${passId}.acid.${dose.id}`] ?? null,
+        formulation,
+      ),
     ),
     pureGrams: figure(all.pureGrams, 'g', () => `${stated()} = ${pure()} ${facts.acid}`),
     gPerL: figure((1000 * all.pureGrams) / Math.max(1, bathMl), 'g/L', () => `${pure()} ÷ ${liters()}`),

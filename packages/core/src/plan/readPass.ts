@@ -1,11 +1,11 @@
 import { phWindow } from '../acid/expectedPh';
-import { figure, type Figure } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { methodFacts } from '../method';
 import type { WayRead } from '../method/method';
 import { ACIDS } from '../materials/acids';
 import type { ActOf } from '../process/act';
-import type { Formulation } from '../recipe/recipe';
+import type { Formulation, Pass } from '../recipe/recipe';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsIn, around, NO_BATH, together } from './liquids';
 import { passParts } from './parts';
@@ -63,7 +63,7 @@ export function readPass(
       'mL/g',
       () => `${formatAmount(bath.value, 'mL')} ÷ ${formatAmount(goodsGrams, 'g')}`,
     ),
-    water: waterFigure(told, bath),
+    water: measuredOut(waterFigure(told, bath), { as: 'water', said: written(pass, 'water', formulation) }),
     acids,
     acidsBefore: acidsIn(kept ?? NO_BATH),
     inBath,
@@ -71,9 +71,9 @@ export function readPass(
     said: way.notices(pass.method, read),
     phWindow: phWindow(dyesOfPass(pass, formulation.dyes).map((one) => one.dyeClass)),
     bathAcid,
-    topUp: topUpFigure(all, decided),
+    topUp: topUpFigure(all, decided, written(pass, 'topUpMl', formulation)),
     figures: way.figures(pass.method, read),
-    heat: heatFigure(told),
+    heat: heatFigure(told, written(pass, 'heat.temperatureC', formulation)),
     dos: dye.onReached,
     dosOnAllGoods: dye.onAll,
   };
@@ -143,16 +143,20 @@ function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figur
   );
 }
 
-function heatFigure({ pass, lines }: ToldPass): PlannedHeat | null {
+/** What was typed for a setting of a pass; null where the plain number was. */
+const written = (pass: Pass, setting: string, { asWritten = {} }: Formulation): string | null =>
+  asWritten[`passes.${pass.id}.${setting}`] ?? null;
+
+function heatFigure({ pass, lines }: ToldPass, said: string | null): PlannedHeat | null {
   if (!pass.heat || !methodFacts(pass.method.kind).hot) return null;
   return {
     rise: risesTogether(lines),
-    temperature: figure(pass.heat.temperatureC, '°C', 'as decided'),
+    temperature: measuredOut(figure(pass.heat.temperatureC, '°C', 'as decided'), { as: 'heat', said }),
     hold: figure(pass.heat.minutes, 'min', 'as decided'),
   };
 }
 
-function topUpFigure(lines: readonly Told[], decided: Figure): PlannedTopUp | null {
+function topUpFigure(lines: readonly Told[], decided: Figure, said: string | null): PlannedTopUp | null {
   let [waterMl, liquidMl] = [0, 0];
   let due: ActOf<'put'> | null = null;
   for (const { act } of lines) {
@@ -164,10 +168,13 @@ function topUpFigure(lines: readonly Told[], decided: Figure): PlannedTopUp | nu
   const wholeMl = waterMl + liquidMl;
   if (wholeMl <= 0) return null;
   return {
-    water: figure(
-      waterMl,
-      'mL',
-      () => `${formatAmount(wholeMl, 'mL')} topped up${liquidMl > 0 ? ' less the liquid acid' : ''}`,
+    water: measuredOut(
+      figure(
+        waterMl,
+        'mL',
+        () => `${formatAmount(wholeMl, 'mL')} topped up${liquidMl > 0 ? ' less the liquid acid' : ''}`,
+      ),
+      { as: 'water', said },
     ),
     acid: due && acidDue(due, wholeMl, decided),
   };

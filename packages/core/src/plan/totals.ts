@@ -1,4 +1,4 @@
-import { figure } from '../figure/figure';
+import { figure, measuredOut } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { minutesOf } from '../process/amountOf';
@@ -40,10 +40,13 @@ export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[])
       () => `${passes.map((pass) => plainNumber(pass.dosOnAllGoods.value)).join(' + ')} % on all the goods`,
       unsure,
     ),
-    water: figure(sum(passes.map((pass) => pass.water.value)), 'mL', () =>
-      passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + '),
+    water: measuredOut(
+      figure(sum(passes.map((pass) => pass.water.value)), 'mL', () =>
+        passes.map((pass) => formatAmount(pass.water.value, 'mL')).join(' + '),
+      ),
+      { as: 'water', said: passes.length === 1 ? (passes[0]?.water.measure?.said ?? null) : null },
     ),
-    acids: acidTotals(lines),
+    acids: acidTotals(passes, lines),
     onHeat: figure(heated, 'min', 'rise and hold of every step on heat', 'estimate', PRACTICE),
     handsOn: figure(
       hands,
@@ -68,16 +71,22 @@ export function totalsOf(passes: readonly PlannedPass[], lines: readonly Told[])
 }
 
 /** Acid to have at hand, each kind by itself, for top-ups too. */
-function acidTotals(lines: readonly Told[]): Plan['totals']['acids'] {
+function acidTotals(passes: readonly PlannedPass[], lines: readonly Told[]): Plan['totals']['acids'] {
   const doses = new Map<AcidMaterial, number[]>();
   for (const { act } of lines)
     if (act.kind === 'put' && act.material.kind === 'acid' && act.amount !== null)
       doses.set(act.material.acid, [...(doses.get(act.material.acid) ?? []), act.amount]);
+  const planned = passes.flatMap((pass) => pass.acids);
   return [...doses].map(([material, amounts]) => {
+    // Said as its doses are, so that what goes by the spoon does so in all.
+    const measure = planned.find((acid) => acid.material === material)?.amount.measure ?? null;
     const { label, unit } = ACIDS[material];
     return {
       label,
-      amount: figure(sum(amounts), unit, () => amounts.map((one) => formatAmount(one, unit)).join(' + ')),
+      amount: measuredOut(
+        figure(sum(amounts), unit, () => amounts.map((one) => formatAmount(one, unit)).join(' + ')),
+        measure,
+      ),
     };
   });
 }

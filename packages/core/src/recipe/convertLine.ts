@@ -6,7 +6,7 @@ import type { DyeLine, Pass } from './recipe';
 export type ConvertedPass = Pick<Pass, 'dyes' | 'partsDepthPercent' | 'printDepthPercent'>;
 
 /** Sum of the parts in a pass. */
-export const partsIn = (dyes: readonly DyeLine[]): number =>
+export const partsIn = (dyes: readonly Pick<DyeLine, 'entry'>[]): number =>
   dyes.reduce((sum, line) => sum + (line.entry.school === 'parts' ? line.entry.parts : 0), 0);
 
 /**

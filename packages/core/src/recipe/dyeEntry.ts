@@ -13,19 +13,21 @@ import type { DyeEntry, School } from './dyeEntrySchema';
 /** A school of measuring: its name on screen and the amount its field holds. */
 export interface SchoolFacts {
   label: string;
+  /** How it reads after the amount, in a sentence. */
+  said: string;
   kind: QuantityKindName;
   /** True when it needs a jar to pour from. */
   needsJar: boolean;
 }
 
 export const SCHOOLS: Record<School, SchoolFacts> = {
-  depth: { label: '% depth', kind: 'dos', needsJar: false },
-  grams: { label: 'grams of dye', kind: 'dyeMass', needsJar: false },
-  stock: { label: 'mL of stock', kind: 'volume', needsJar: true },
-  'stock spoons': { label: 'spoons of stock', kind: 'teaspoons', needsJar: true },
-  'powder spoons': { label: 'spoons of powder', kind: 'teaspoons', needsJar: false },
-  parts: { label: 'parts', kind: 'parts', needsJar: false },
-  print: { label: 'print value', kind: 'inkPercent', needsJar: false },
+  depth: { label: '% depth', said: 'depth', kind: 'dos', needsJar: false },
+  grams: { label: 'grams of dye', said: 'of dye', kind: 'dyeMass', needsJar: false },
+  stock: { label: 'mL of stock', said: 'of stock', kind: 'volume', needsJar: true },
+  'stock spoons': { label: 'spoons of stock', said: 'of stock', kind: 'teaspoons', needsJar: true },
+  'powder spoons': { label: 'spoons of powder', said: 'of powder', kind: 'teaspoons', needsJar: false },
+  parts: { label: 'parts', said: 'parts', kind: 'parts', needsJar: false },
+  print: { label: 'print value', said: 'of ink', kind: 'inkPercent', needsJar: false },
 };
 export const SCHOOL_NAMES = Object.keys(SCHOOLS) as [School, ...School[]];
 
@@ -67,6 +69,24 @@ export function entryIn(school: School, amount: number): DyeEntry {
   }
 }
 
+/** What a new row begins with in each school: a medium amount, in that school's own measure. */
+const MEDIUM: Record<School, number> = {
+  depth: 0.5,
+  grams: 0.5,
+  stock: 50,
+  'stock spoons': 3,
+  'powder spoons': 0.125,
+  parts: 1,
+  print: 50,
+};
+
+/** A medium amount of dye in a school. */
+export const mediumEntry = (school: School): DyeEntry => entryIn(school, MEDIUM[school]);
+
+/** The path under which what was typed for a dye in a school is kept with a colorway. */
+export const dyePath = (lineId: string, school: School): string =>
+  `dyes.${lineId}.${school === 'depth' ? 'dosPercent' : school}`;
+
 /** What an entry is read against. */
 export interface EntryContext {
   /** Dry goods this dye is for, g. */
@@ -107,7 +127,12 @@ export function readEntry(entry: DyeEntry, context: EntryContext, field = 'dyes'
   return { grams: read.grams, sureness: read.sureness, because: read.because, dosPercent };
 }
 
-function gramsOf(entry: DyeEntry, context: EntryContext, field: string): Omit<ReadEntry, 'dosPercent'> {
+/** What an entry is in grams of powder, whatever depth that comes to. @throws FieldError when stock is asked for and there is no jar */
+export function gramsOf(
+  entry: DyeEntry,
+  context: EntryContext,
+  field = 'dyes',
+): Omit<ReadEntry, 'dosPercent'> {
   const { wogGrams, dye, spoons } = context;
   const lot = (): string => (dye.lotStrength === 1 ? '' : ` ÷ ${plainNumber(dye.lotStrength)} lot strength`);
   const ofDepth = (percent: number, said: () => string): Omit<ReadEntry, 'dosPercent'> => {

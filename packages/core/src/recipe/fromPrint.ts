@@ -1,3 +1,4 @@
+import type { Primaries } from '../shelf/habits';
 import type { Dye } from '../shelf/dye';
 import { linearRgb, toEncoded } from '../color/srgb';
 
@@ -8,9 +9,6 @@ export interface PrintValues {
   yellow: number;
   black: number;
 }
-
-/** The four dyes that stand for the four inks. */
-export type Primaries = Record<keyof PrintValues, string | null>;
 
 /**
  * Print values of a screen color by plain gray replacement, without any press behind them. Exact arithmetic, a rough

@@ -7,7 +7,7 @@ import type { Studio } from '../shelf/studio';
 import type { Tool } from '../shelf/tool';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { powdersWithin } from '../amounts/premix';
-import type { Formulation, Recipe } from './recipe';
+import type { Colorway, Formulation, Recipe } from './recipe';
 
 /** Everything a recipe may refer to. */
 export interface Shelf {
@@ -65,6 +65,7 @@ export function formulate(
       stocks.set(stock.id, stock);
     });
   });
+  const citric = shelf.studio?.citricGramsPerTeaspoon;
   return {
     name,
     recipe,
@@ -76,5 +77,13 @@ export function formulate(
     spoons: shelf.studio?.spoons ?? 'US',
     water: shelf.studio?.water ?? DEFAULT_WATER,
     place: shelf.studio?.place ?? DEFAULT_PLACE,
+    ...(typeof citric === 'number' && { citricGramsPerTeaspoon: citric }),
   };
 }
+
+/** A colorway as a formulation: with its materials, and with what was typed for its amounts. @throws FieldError as `formulate` */
+export const formulateColorway = (
+  { name, recipe, asWritten }: Pick<Colorway, 'name' | 'recipe' | 'asWritten'>,
+  shelf: Shelf,
+  pot?: Pot | null,
+): Formulation => ({ ...formulate(name, recipe, shelf, pot), asWritten });

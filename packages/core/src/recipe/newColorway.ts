@@ -1,7 +1,9 @@
 import type { Shelf } from './materials';
-import { QUICK_ACIDS } from './quickPour';
+import type { AcidMaterial } from '../materials/acids';
+import { usualDose } from './quickPour';
 import { newGoodsLine } from './newGoodsLine';
-import type { Colorway, DyeLine, Pass } from './recipe';
+import { mediumEntry, SCHOOLS } from './dyeEntry';
+import type { AcidDose, Colorway, DyeLine, Pass, Recipe, Water } from './recipe';
 import { usualSet } from './usualSet';
 import { methodFacts, METHODS, sectionsOf } from '../method';
 import type { MethodKind, PassMethod } from '../method';
@@ -15,25 +17,23 @@ export function missingForColorway(shelf: Shelf): 'base' | 'dye' | null {
   return onShelf(shelf.dyes).length === 0 ? 'dye' : null;
 }
 
-/** A dye at a medium depth, from its first jar; the first dye not yet used, or the first at all. */
+/** A dye that goes in as the row before it does: by the same school, from a jar or as powder. */
 export function newDyeLine(
   id: string,
   shelf: Shelf,
   used: readonly string[],
   sectionId: string | null = null,
+  before?: Pick<DyeLine, 'entry' | 'stockId'>,
 ): DyeLine {
   const dyes = onShelf(shelf.dyes);
   const dye = dyes.find((candidate) => !used.includes(candidate.id)) ?? dyes[0];
-  return {
-    id,
-    dyeId: dye?.id ?? '',
-    entry: { school: 'depth', percent: 0.5 },
-    stockId: dye ? jarFor(shelf, dye.id) : null,
-    sectionId,
-  };
+  const stockId = dye && before?.stockId !== null ? jarFor(shelf, dye.id) : null;
+  const asked = before?.entry.school ?? 'depth';
+  const school = stockId === null && SCHOOLS[asked].needsJar ? 'depth' : asked;
+  return { id, dyeId: dye?.id ?? '', entry: mediumEntry(school), stockId, sectionId };
 }
 
-/** The dyes of a pass and one more: the first on the shelf that is not among them yet. */
+/** The dyes of a pass and one more: the first on the shelf that is not among them yet, measured as the last of them. */
 export const withAnotherDye = (
   dyes: readonly DyeLine[],
   id: string,
@@ -46,6 +46,7 @@ export const withAnotherDye = (
     shelf,
     dyes.map((line) => line.dyeId),
     sectionId,
+    dyes.at(-1),
   ),
 ];
 
@@ -64,9 +65,19 @@ const GLAZE_ACID = {
   when: 'start',
 } as const;
 
-/** A pass made in one way, with what is usual for it and one dye. */
-export function newPass(id: string, kind: MethodKind, shelf: Shelf, newId: () => string): Pass {
+/**
+ * A pass made in one way, with what is usual for it and one dye.
+ * @param before the pass it follows: acid, bath and the measure of the dye are those of it
+ */
+export function newPass(
+  id: string,
+  kind: MethodKind,
+  shelf: Shelf,
+  newId: () => string,
+  before?: Pass,
+): Pass {
   const { usual } = METHODS[kind];
+  const first = newDyeLine(newId(), shelf, [], sectionsOf(usual)[0]?.id ?? null, before?.dyes.at(-1));
   return {
     id,
     method: usual,
@@ -80,15 +91,45 @@ export function newPass(id: string, kind: MethodKind, shelf: Shelf, newId: () =>
             : 'open',
       count: 2,
     },
-    dyes: [newDyeLine(newId(), shelf, [], sectionsOf(usual)[0]?.id ?? null)],
-    partsDepthPercent: 1,
-    printDepthPercent: 1,
-    water: { basis: 'ratio', value: kind === 'sprinkle' || kind === 'ice' ? 8 : 30 },
-    acids: [kind === 'glaze' ? GLAZE_ACID : QUICK_ACIDS.vinegar],
+    dyes: changedFor(kind, [first]),
+    partsDepthPercent: before?.partsDepthPercent ?? 1,
+    printDepthPercent: before?.printDepthPercent ?? 1,
+    water: usualBath(kind, before?.water),
+    acids: [usualAcid(kind, shelf.studio?.habits.usualAcid, before?.acids[0])],
     topUpMl: 0,
     heat: null,
   };
 }
+
+/** Acid a pass begins with: strong for a glaze, otherwise as in the pass before, and in a first one as the studio does. */
+function usualAcid(
+  kind: MethodKind,
+  material: AcidMaterial | undefined,
+  before: AcidDose | undefined,
+): AcidDose {
+  if (kind === 'glaze') return GLAZE_ACID;
+  const { acidTimes } = methodFacts(kind);
+  const dose = before ?? usualDose(material ?? 'vinegar');
+  return {
+    ...dose,
+    id: 'acid1',
+    when: acidTimes.includes(dose.when) ? dose.when : (acidTimes[0] ?? 'start'),
+  };
+}
+
+/** Bath a pass begins with: shallow under powder, otherwise as large as in the pass before. */
+function usualBath(kind: MethodKind, before: Water | undefined): Water {
+  if (kind === 'sprinkle' || kind === 'ice') return { basis: 'ratio', value: 8 };
+  return before && before.basis !== 'kept' ? before : { basis: 'ratio', value: 30 };
+}
+
+/** Dyes as a way takes them: where powder goes on dry, none is counted in stock. */
+const changedFor = (kind: MethodKind, dyes: readonly DyeLine[]): DyeLine[] =>
+  dyes.map((line) =>
+    methodFacts(kind).dry && SCHOOLS[line.entry.school].needsJar
+      ? { ...line, entry: mediumEntry('depth') }
+      : line,
+  );
 
 /**
  * A pass led in another way: dyes, acid and goods carry over, each method's own settings start from what is usual.
@@ -101,21 +142,21 @@ export function changeMethod(pass: Pass, kind: MethodKind): Pass {
   return {
     ...pass,
     method,
-    dyes: pass.dyes.map((line) => ({
+    dyes: changedFor(kind, pass.dyes).map((line) => ({
       ...line,
       sectionId: sections.find((section) => section.id === line.sectionId)?.id ?? sections[0]?.id ?? null,
-      ...(methodFacts(kind).dry &&
-        (line.entry.school === 'stock' || line.entry.school === 'stock spoons') && {
-          entry: { school: 'depth' as const, percent: 0.5 },
-        }),
     })),
     heat: methodFacts(kind).hot ? pass.heat : null,
   };
 }
 
-/** A first version to start from: one pass, one dye, usual water, acid and set. Needs a base and a dye on the shelf. */
-export function newColorway(id: string, shelf: Shelf, newId: () => string): Colorway {
-  const base = onShelf(shelf.bases)[0];
+/**
+ * A first version to start from: one pass, one dye, usual water, acid and set. Needs a base and a dye on the shelf.
+ * @param before the recipe worked on last: its base is taken
+ */
+export function newColorway(id: string, shelf: Shelf, newId: () => string, before?: Recipe): Colorway {
+  const bases = onShelf(shelf.bases);
+  const base = bases.find((candidate) => candidate.id === before?.goods[0]?.baseId) ?? bases[0];
   return {
     id,
     code: '',

@@ -4,27 +4,102 @@ import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import type { Studio } from '../shelf/studio';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
+import { stockMl } from '../amounts/stock';
+import { partsIn } from './convertLine';
+import { gramsOf, mediumEntry } from './dyeEntry';
 import { usualSet } from './usualSet';
-import type { AcidDose, Formulation, HeatSet, Recipe } from './recipe';
+import type { DyeEntry } from './dyeEntrySchema';
+import type { AcidDose, Formulation, HeatSet, Recipe, Water } from './recipe';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
 export interface QuickPour {
   fiber: Extract<Fiber, 'wool' | 'nylon' | 'silk'>;
+  count: number;
+  /** Dry, each. */
   grams: number;
-  dyes: { id: string; name: string; swatchHex: string; dosPercent: number }[];
+  /** Each in whichever measure it was said: depth, mL or spoons of stock, spoons of powder, parts. */
+  dyes: { id: string; name: string; swatchHex: string; entry: DyeEntry }[];
+  /** Depth that all parts make together, %. */
+  partsDepthPercent: number;
   strengthPercent: number;
-  liquorRatio: number;
+  water: Exclude<Water, { basis: 'kept' }>;
   acid: AcidDose | null;
   set: HeatSet;
+  /** What was typed, by the paths of a colorway. */
+  written: Record<string, string>;
 }
 
+/** The schools a quick pour can be said in. */
+export const QUICK_SCHOOLS = ['depth', 'stock', 'stock spoons', 'grams', 'powder spoons', 'parts'] as const;
+
 const GROUNDS: Record<QuickPour['fiber'], string> = { wool: '#efe9dc', nylon: '#f1f0ec', silk: '#f3eee2' };
+
+/** A jar of stock as it is usually made up, mL (common practice, no source). */
+const USUAL_JAR_ML = 1000;
 
 /** The acid a newcomer starts from: vinegar at 1 g acetic acid per liter of bath (common practice, no source). */
 export const QUICK_ACIDS: Record<'vinegar' | 'citric', AcidDose> = {
   vinegar: { id: 'acid1', material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
   citric: { id: 'acid1', material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' },
 };
+
+/** A dose of an acid as a first pass takes it: so much pure acid by the liter as is usual (common practice, no source). */
+export const usualDose = (material: AcidMaterial): AcidDose => ({
+  ...QUICK_ACIDS.vinegar,
+  material,
+  strengthPercent: ACIDS[material].usualStrength,
+  value: ACIDS[material].usualGPerL,
+});
+
+/** What a newcomer finds. */
+export const FIRST_POUR: QuickPour = {
+  fiber: 'wool',
+  count: 1,
+  grams: 100,
+  strengthPercent: 1,
+  partsDepthPercent: 1,
+  water: { basis: 'ratio', value: 30 },
+  acid: QUICK_ACIDS.vinegar,
+  set: usualSet('simmer'),
+  dyes: [{ id: 'q1', name: 'First dye', swatchHex: '#2c4f8f', entry: { school: 'depth', percent: 0.5 } }],
+  written: {},
+};
+
+/** Another dye in a pour, said as the last one is. */
+export const anotherQuickDye = (
+  { dyes }: QuickPour,
+  id: string,
+  swatchHex: string,
+): QuickPour['dyes'][number] => ({
+  id,
+  name: `Dye ${dyes.length + 1}`,
+  swatchHex,
+  entry: mediumEntry(dyes.at(-1)?.entry.school ?? 'depth'),
+});
+
+/** A pour as an earlier version kept it in a browser. */
+interface OlderPour extends Partial<Omit<QuickPour, 'dyes'>> {
+  dyes?: { id: string; name: string; swatchHex: string; entry?: DyeEntry; dosPercent?: number }[];
+  liquorRatio?: number;
+}
+
+/** A pour that a browser kept, whichever version kept it: what has come since takes what is usual. */
+export function keptPour(kept: OlderPour): QuickPour {
+  const { dyes, liquorRatio, ...rest } = kept;
+  const older = liquorRatio !== undefined;
+  return {
+    ...FIRST_POUR,
+    ...rest,
+    ...(older && { water: { basis: 'ratio', value: liquorRatio }, written: {} }),
+    dyes:
+      dyes?.map(({ dosPercent, entry, ...line }) => ({
+        ...line,
+        entry: entry ?? { school: 'depth', percent: dosPercent ?? 0.5 },
+      })) ?? FIRST_POUR.dyes,
+    set: { ...usualSet(kept.set?.method ?? 'simmer'), ...kept.set },
+  };
+}
 
 /**
  * A formulation from a quick pour, so that it is planned by the same function as everything else.
@@ -62,24 +137,38 @@ export function quickFormulation(
     note: '',
     retired: false,
   }));
-  const stocks = dyes.map((dye, i): Stock => ({
-    id: newId(`stock-${quick.dyes[i]?.id ?? i}`),
-    code: '',
-    dyeId: dye.id,
-    strengthPercent: quick.strengthPercent,
-    volumeMl: Math.max(1000, (quick.grams * (quick.dyes[i]?.dosPercent ?? 0)) / quick.strengthPercent),
-    madeOn: null,
-    lot: '',
-    weighedGrams: null,
-    note: 'From a quick pour',
-    retired: false,
-  }));
+  const spoons = studio?.spoons ?? 'US';
+  const stocks = dyes.map((dye, i): Stock => {
+    const jar: Stock = {
+      id: newId(`stock-${quick.dyes[i]?.id ?? i}`),
+      code: '',
+      dyeId: dye.id,
+      strengthPercent: quick.strengthPercent,
+      volumeMl: USUAL_JAR_ML,
+      madeOn: null,
+      lot: '',
+      weighedGrams: null,
+      note: 'From a quick pour',
+      retired: false,
+    };
+    // Nobody said how much there is: as much as is poured of it, at least.
+    const grams = gramsOf(quick.dyes[i]?.entry ?? { school: 'grams', grams: 0 }, {
+      wogGrams: quick.count * quick.grams,
+      dye,
+      stock: jar,
+      spoons,
+      partsInPass: partsIn(quick.dyes),
+      partsDepthPercent: quick.partsDepthPercent,
+      printDepthPercent: 1,
+    }).grams;
+    return { ...jar, volumeMl: Math.max(USUAL_JAR_ML, stockMl(grams, jar.strengthPercent)) };
+  });
   const recipe: Recipe = {
     goods: [
       {
         id: 'g1',
         baseId: base.id,
-        count: 1,
+        count: quick.count,
         gramsEach: quick.grams,
         weighedGrams: null,
         form: null,
@@ -94,24 +183,23 @@ export function quickFormulation(
         method: { kind: 'immersion' },
         goodsGoIn: 'wet',
         arrangement: { kind: 'open', count: 1 },
-        partsDepthPercent: 1,
+        partsDepthPercent: quick.partsDepthPercent,
         printDepthPercent: 1,
         topUpMl: 0,
         heat: null,
         dyes: quick.dyes.map((line, i) => ({
           id: line.id,
           dyeId: dyes[i]?.id ?? '',
-          entry: { school: 'depth', percent: line.dosPercent },
+          entry: line.entry,
           stockId: stocks[i]?.id ?? null,
           sectionId: null,
         })),
-        water: { basis: 'ratio', value: quick.liquorRatio },
+        water: quick.water,
         acids: quick.acid ? [quick.acid] : [],
       },
     ],
     potId: null,
-    // What a browser kept from an earlier version takes what is usual for what has come since.
-    set: { ...usualSet(quick.set.method), ...quick.set },
+    set: quick.set,
   };
   return {
     name: 'Quick pour',
@@ -121,7 +209,7 @@ export function quickFormulation(
     stocks,
     pot: null,
     tools: [],
-    spoons: studio?.spoons ?? 'US',
+    spoons,
     water: studio?.water ?? DEFAULT_WATER,
     place: studio?.place ?? DEFAULT_PLACE,
   };

@@ -152,6 +152,12 @@ export const recipeSchema = z.strictObject({
   set: heatSetSchema,
 });
 
+/** What was typed into a field, by the field's path in the recipe, where it differs from the plain number. */
+const asWrittenSchema = z.preprocess(
+  withWrittenByAcid,
+  z.record(z.string().max(200), z.string().max(LONGEST_SAID)),
+);
+
 /** A colorway: a recipe with a name. A saved version never changes. */
 export const colorwaySchema = z.strictObject({
   id: idSchema,
@@ -163,10 +169,7 @@ export const colorwaySchema = z.strictObject({
     .min(1, { error: 'Versions start at 1.' })
     .default(1),
   recipe: recipeSchema,
-  /** What was typed into a field, by the field's path in the recipe, where it differs from the plain number. */
-  asWritten: z
-    .preprocess(withWrittenByAcid, z.record(z.string().max(200), z.string().max(LONGEST_SAID)))
-    .default({}),
+  asWritten: asWrittenSchema.default({}),
   retired: z.boolean().default(false),
 });
 
@@ -182,6 +185,10 @@ export const formulationSchema = z.strictObject({
   spoons: z.enum(['US', 'metric', 'AU']).default('US'),
   water: studioWaterSchema.default(DEFAULT_WATER),
   place: studioPlaceSchema.default(DEFAULT_PLACE),
+  /** What was typed for its amounts, by the paths of the colorway. */
+  asWritten: asWrittenSchema.optional(),
+  /** Grams of a level teaspoon of the studio's citric crystals, where they were weighed. */
+  citricGramsPerTeaspoon: quantity('dyeMass').optional(),
 });
 
 export type GoodsLine = z.infer<typeof goodsLineSchema>;

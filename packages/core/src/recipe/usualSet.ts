@@ -1,4 +1,4 @@
-import type { HeatSet } from './recipe';
+import type { HeatProgram, HeatSet } from './recipe';
 import { setMethodFacts, USUAL_RISE_C_PER_MIN, type SetMethod } from '../heat/setMethods';
 
 /** What is usual for a way of setting. */
@@ -14,3 +14,10 @@ export function usualSet(method: SetMethod): HeatSet {
     wrap: method === 'steam' || method === 'microwave' || method === 'oven' ? 'vented' : 'none',
   };
 }
+
+/** A pass that is led hot begins with this: under a simmer, until most dyes have struck (common practice, no source). */
+export const USUAL_PASS_HEAT: HeatProgram = {
+  rampCPerMin: USUAL_RISE_C_PER_MIN,
+  temperatureC: 85,
+  minutes: 20,
+};

@@ -1,5 +1,7 @@
 import { acidTotal, type ActualAcid } from './acidTotal';
-import { figure, type Figure, type Sureness } from '../figure/figure';
+import { measureOf } from '../recipe/measureOf';
+import { saidOfEvent, saidTogether } from './saidInRecord';
+import { figure, measuredOut, type Figure, type Measure, type Sureness } from '../figure/figure';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
 import type { Dye } from '../shelf/dye';
@@ -29,6 +31,8 @@ export interface ActualDye {
   /** The jar most of it came from; null for powder. */
   stockId: string | null;
   grams: Figure;
+  /** The same as it was poured from jars of one strength; null for powder, and where the jars differed. */
+  poured: Figure | null;
   /** What of it reached the goods, on all of them. */
   dos: Figure;
   /** What the card asked for on all the goods, %; null when the dye was not on it. */
@@ -73,7 +77,7 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
 }
 
 function actualDyes(
-  { card }: Batch,
+  { card, formulation }: Batch,
   end: State,
   additions: readonly PotAddition[],
   dyes: readonly Dye[],
@@ -91,21 +95,48 @@ function actualDyes(
   return [...byDye].map(([dyeId, mine]) => {
     const total = mine.reduce((sum, addition) => sum + dyeGramsOf(addition), 0);
     const standard = mine.reduce((sum, addition) => sum + standardGramsOf(addition), 0);
+    const said = saidTogether(mine.map((one) => saidOfEvent(one, formulation)));
     return {
       dyeId,
       dyeName: dyeName(dyeId, dyes),
       stockId: mainJar(mine),
-      grams: figure(
-        total,
-        'g',
-        () => mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
-        sureness,
+      grams: measuredOut(
+        figure(
+          total,
+          'g',
+          () => mine.map((one) => `${plainAmount(one)} = ${formatAmount(dyeGramsOf(one), 'g')}`).join(' + '),
+          sureness,
+        ),
+        powderMeasure(mine, said, dyes),
       ),
+      poured: pouredFigure(mine, said, sureness),
       dos: trueDepth(onGoods.get(dyeId) ?? 0, { total, standard, wog, sureness }),
       plannedDos: asked.get(dyeId) ?? null,
       additions: mine.length,
     };
   });
+}
+
+/** What was poured of a dye from jars of one strength, together. */
+function pouredFigure(mine: readonly PotAddition[], said: string | null, sureness: Sureness): Figure | null {
+  const strengths = new Set(
+    mine.map(({ material }) => (material.kind === 'dye' ? material.strengthPercent : null)),
+  );
+  if (strengths.size !== 1 || strengths.has(null)) return null;
+  return measuredOut(
+    figure(liquidMl(mine), 'mL', () => mine.map(plainAmount).join(' + '), sureness),
+    { as: 'pour', said },
+  );
+}
+
+/** How the powder of a dye was measured out; null where stock was poured. */
+function powderMeasure(
+  mine: readonly PotAddition[],
+  said: string | null,
+  dyes: readonly Dye[],
+): Measure | null {
+  const [first] = mine;
+  return first && mine.every(({ unit }) => unit === 'g') ? measureOf(first.material, said, { dyes }) : null;
 }
 
 /** Depth of a dye on the goods, with how it came to that. @param percent what reached them, of standard strength */

@@ -16,6 +16,9 @@ export interface PotAddition extends MeasuredOut {
   purpose: Act['purpose'];
   /** The planned act it did; null for what nobody planned. */
   planned: string | null;
+  /** What was typed for it; empty where a key said it. */
+  written: string;
+  act: Act;
 }
 
 /** What an event adds; null for events that add nothing, and for stock that only goes into a working dilution. */
@@ -24,7 +27,16 @@ export function additionIn(event: Event): PotAddition | null {
   const measured = amountOf(event.act);
   if (measured === null) return null;
   const { pass, line, purpose } = event.act;
-  return { ...measured, eventId: event.id, pass, line, purpose, planned: event.planned };
+  return {
+    ...measured,
+    eventId: event.id,
+    pass,
+    line,
+    purpose,
+    planned: event.planned,
+    written: event.written,
+    act: event.act,
+  };
 }
 
 /** Everything that went in and still counts, in order. */

@@ -1,3 +1,4 @@
+import { USUAL_HABITS } from './habits';
 import type { Studio } from './studio';
 import { DEFAULT_PLACE, DEFAULT_WATER } from './water';
 
@@ -9,4 +10,5 @@ export const DEFAULT_STUDIO: Studio = {
   water: DEFAULT_WATER,
   place: DEFAULT_PLACE,
   citricGramsPerTeaspoon: null,
+  habits: USUAL_HABITS,
 };

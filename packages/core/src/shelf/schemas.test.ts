@@ -115,10 +115,19 @@ describe('a studio', () => {
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
       place: { altitudeM: 0, tapC: 20, roomC: 20 },
       citricGramsPerTeaspoon: null,
+      habits: {
+        spoons: ['cup', '1/2 cup', '1/4 cup', 'tbsp', 'tsp', '1/2 tsp', '1/4 tsp', '1/8 tsp'],
+        shown: { pours: 'mL', water: 'L', mass: 'g', temperature: '°C', length: 'cm' },
+        usualAcid: 'vinegar',
+        primaries: { cyan: null, magenta: null, yellow: null, black: null },
+      },
     });
   });
   test.each<[object, RegExp]>([
     [{ currency: 'euro' }, /three capital letters/],
+    [{ habits: { spoons: ['tbsp', '1/2 tsp'] } }, /needs a teaspoon/],
+    [{ habits: { spoons: ['ladle', 'tsp'] } }, /A spoon must be one of: cup/],
+    [{ habits: { shown: { temperature: 'K' } } }, /Temperatures must be one of: °C, °F/],
     [{ spoons: 'imperial' }, /US, metric or AU/],
     [{ water: { alkalinityMgPerL: -5 } }, /water\.alkalinityMgPerL: Alkalinity cannot be under 0/],
     [{ water: { alkalinityMgPerL: 5000 } }, /Alkalinity cannot be over 1000/],

@@ -1,5 +1,8 @@
 import { z } from 'zod';
+import { ACID_MATERIALS } from '../materials/acids';
+import { SPOON_NAMES, USUAL_SPOONS } from '../units/inSpoons';
 import { nameSchema } from './common';
+import { METRIC, SHOWN_CHOICES, USUAL_HABITS } from './habits';
 import { quantity } from './quantitySchema';
 import { DEFAULT_PLACE, DEFAULT_WATER } from './water';
 
@@ -23,6 +26,38 @@ export const studioPlaceSchema = z.strictObject({
   roomC: quantity('roomTemperature').default(DEFAULT_PLACE.roomC),
 });
 
+const oneOf = <const T extends readonly [string, ...string[]]>(names: T, what: string) =>
+  z.enum(names, { error: `${what} must be one of: ${names.join(', ')}.` });
+const primarySchema = z.string({ error: 'A primary is a dye, or none.' }).nullable().default(null);
+
+/** What a studio measures with, how it reads amounts, and what it takes as a rule. */
+export const habitsSchema = z.strictObject({
+  spoons: z
+    .array(oneOf(SPOON_NAMES, 'A spoon'))
+    .refine((spoons) => spoons.includes('tsp'), {
+      error: 'The spoon set needs a teaspoon: the others are counted by it.',
+    })
+    .default([...USUAL_SPOONS]),
+  shown: z
+    .strictObject({
+      pours: oneOf(SHOWN_CHOICES.pours, 'Pours').default(METRIC.pours),
+      water: oneOf(SHOWN_CHOICES.water, 'Water').default(METRIC.water),
+      mass: oneOf(SHOWN_CHOICES.mass, 'Masses').default(METRIC.mass),
+      temperature: oneOf(SHOWN_CHOICES.temperature, 'Temperatures').default(METRIC.temperature),
+      length: oneOf(SHOWN_CHOICES.length, 'Lengths').default(METRIC.length),
+    })
+    .default(METRIC),
+  usualAcid: oneOf(ACID_MATERIALS, 'The usual acid').default(USUAL_HABITS.usualAcid),
+  primaries: z
+    .strictObject({
+      cyan: primarySchema,
+      magenta: primarySchema,
+      yellow: primarySchema,
+      black: primarySchema,
+    })
+    .default(USUAL_HABITS.primaries),
+});
+
 /** What holds for the whole studio. */
 export const studioSchema = z.strictObject({
   name: nameSchema.default('My studio'),
@@ -37,6 +72,7 @@ export const studioSchema = z.strictObject({
   place: studioPlaceSchema.default(DEFAULT_PLACE),
   /** Grams of one level teaspoon of its citric acid crystals; null until they were weighed. */
   citricGramsPerTeaspoon: quantity('dyeMass').nullable().default(null),
+  habits: habitsSchema.default(USUAL_HABITS),
 });
 
 export type Studio = z.infer<typeof studioSchema>;

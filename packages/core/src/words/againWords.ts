@@ -2,11 +2,14 @@ import { threeFigures } from '../units/threeFigures';
 import type { AgainNotice } from '../record/again/againNotices';
 import type { ComparedAct, DyedAgain, NotNow } from '../record/again/dyeAgain';
 import { goodsThen } from '../record/again/goodsAgain';
-import { figure, type Figure } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { amountOf, minutesOf } from '../process/amountOf';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
+import { measureOfAct, plannedText } from '../recipe/measureOf';
+import { saidOfEvent } from '../record/saidInRecord';
+import { actsDone } from '../record/standing';
 import { lineGrams } from '../recipe/lineGrams';
 import type { Batch } from '../record/batch';
 import type { CardAct } from '../record/card';
@@ -40,11 +43,15 @@ export function againTable(
   folded: FoldedRecord,
   made: DyedAgain,
   dyes: readonly Dye[],
+  studio?: Reading['studio'],
 ): AgainTable {
-  const readings = { then: { batch, dyes }, now: { batch: made, dyes } };
+  const readings = { then: { batch, dyes, studio }, now: { batch: made, dyes, studio } };
+  const entries = new Map(
+    actsDone(batch.events).map((event) => [event.planned ?? event.id, saidOfEvent(event, batch.formulation)]),
+  );
   return {
     goods: [...goodsRows(folded, made), ...depthRows(folded, made.end, dyes)],
-    acts: made.compared.flatMap((row, i) => actRow(row, i, readings)),
+    acts: made.compared.flatMap((row, i) => actRow(row, i, readings, entries)),
   };
 }
 
@@ -103,6 +110,7 @@ function actRow(
   { then, now, why }: ComparedAct,
   i: number,
   readings: { then: Reading; now: Reading },
+  entries: ReadonlyMap<string, string | null>,
 ): AgainRow[] {
   const shown = now ?? then;
   if (!shown || shown.quiet || shown.act.kind === 'bring') return [];
@@ -110,16 +118,23 @@ function actRow(
     {
       key: `${i} ${shown.id}`,
       label: now ? titleOf(now, readings.now) : titleOf(shown, readings.then),
-      then: then && valueThen(then),
+      then: then && valueThen(then, readings.then, entries.get(then.id) ?? null),
       now: now && valueNow(now, readings.now),
       note: why === null ? clockNote(then, now) : WHY[why],
     },
   ];
 }
 
-function valueThen({ act }: CardAct): Figure | string {
+function valueThen({ act }: CardAct, { batch, dyes, studio }: Reading, said: string | null): Figure | string {
   const much = amountOf(act);
-  if (much) return figure(much.amount, much.unit, 'as it was measured');
+  if (much)
+    return measuredOut(
+      figure(much.amount, much.unit, 'as it was measured'),
+      measureOfAct(act, said ?? plannedText(act, batch.formulation), {
+        dyes,
+        citricGramsPerTeaspoon: studio?.citricGramsPerTeaspoon,
+      }),
+    );
   const minutes = minutesOf(act);
   return minutes === null
     ? 'done'

@@ -13,7 +13,8 @@ import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
-import { titleOf, type Reading } from './lineWords';
+import { saidBySpoon } from '../units/saidBy';
+import { lineBySpoon, titleOf, type Reading } from './lineWords';
 
 /** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
 export function eventWords(event: Event, reading: Reading, events: readonly Event[] = []): string {
@@ -75,10 +76,20 @@ function actWords(event: EventOf<'act'>, reading: Reading): string {
   const read = measured && formatAmount(measured.amount, measured.unit);
   const written = event.written === '' || event.written === read ? '' : ` (“${event.written}”)`;
   if (measured === null) return `${titleOf(lineOf(event, reading), reading)}: done${written}`;
-  const amount = `${read}${written}`;
+  const spoken = spokenAmount(event, reading);
+  const amount = spoken === null ? `${read}${written}` : `${spoken} (${read})`;
   return planned === null
     ? `${isOpen(reading.batch.card) ? '' : 'Also added '}${amount} of ${materialName(measured.material, reading.dyes)}`
     : `${titleOf(lineOf(event, reading), reading)}: ${amount}`;
+}
+
+/** The amount of an event as it was said by the spoon: typed at the pot, or planned so and poured as planned. */
+function spokenAmount(event: EventOf<'act'>, reading: Reading): string | null {
+  if (saidBySpoon(event.written)) return event.written;
+  const line = lineOf(event, reading);
+  const asPlanned = event.written === '' && amountOf(event.act)?.amount === amountOf(line.act)?.amount;
+  const said = asPlanned ? lineBySpoon(line, reading) : null;
+  return said?.first ? said.words : null;
 }
 
 /** A look in words: `Check, bath: clear`. */

@@ -1,6 +1,6 @@
 import { threeFigures } from '../units/threeFigures';
 import { ACIDS } from '../materials/acids';
-import { figure, type Figure } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';
 import type { Act, ActOf } from '../process/act';
@@ -14,7 +14,10 @@ import { SQUEEZED_ML_PER_GRAM } from '../method/ready';
 import type { PassMethod } from '../method';
 import type { Pass } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
+import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
+import { inFahrenheit, measuresOf, ownMeasure, type BySpoon } from './saying';
+import { measureOfAct, plannedText } from '../recipe/measureOf';
 import { ARRANGED } from '../method/arranged';
 
 /** A line of the card as it is read at the pot. */
@@ -27,6 +30,8 @@ export interface LineWords {
     amount: Figure;
     unit: 'mL' | 'g';
     material: MeasuredOut['material'];
+    /** The same by the spoon or cup, with whether that is read first; null where no spoon measures it. */
+    bySpoon: BySpoon | null;
     tool: string | null;
   } | null;
   wait: Figure | null;
@@ -36,20 +41,25 @@ export interface LineWords {
 export interface Reading {
   batch: Pick<BegunBatch, 'formulation' | 'card'>;
   dyes: readonly Dye[];
+  /** By whose spoons and habits amounts are said; in metric measures when left out. */
+  studio?: Pick<Studio, 'spoons' | 'habits' | 'citricGramsPerTeaspoon'> | undefined;
 }
 
 /** Puts a line of the card into words. The words may change; what the line means does not. */
 export function lineWords(line: CardAct, reading: Reading): LineWords {
   const measured = amountOf(line.act);
+  const bySpoon = lineBySpoon(line, reading);
   const minutes = minutesOf(line.act);
   return {
     title: titleOf(line, reading),
     detail: detailOf(line, reading),
     measure: measured && {
-      amount: measureFigure(line, measured),
+      amount: measureFigure(line, measured, reading),
       unit: measured.unit,
       material: measured.material,
-      tool: toolOf(line),
+      bySpoon,
+      // Spoons are their own tool.
+      tool: bySpoon?.first ? null : toolOf(line),
     },
     wait:
       minutes === null || minutes === 0
@@ -64,6 +74,13 @@ export function lineWords(line: CardAct, reading: Reading): LineWords {
             line.estimated ? 'estimate' : 'exact',
           ),
   };
+}
+
+/** What a line measures, by the spoon or cup. */
+export function lineBySpoon(line: CardAct, reading: Reading): BySpoon | null {
+  const measured = amountOf(line.act);
+  const { studio } = reading;
+  return measured && studio ? ownMeasure(measureFigure(line, measured, reading), measuresOf(studio)) : null;
 }
 
 /** The title of a line of the card: in the words of its way, or the usual ones. */
@@ -104,12 +121,12 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
       return heatTitle(act, reading);
     case 'hold':
       return act.purpose === 'set'
-        ? `Hold at ${celsius(act.atC)}, ${setMethodFacts(reading.batch.formulation.recipe.set.method).label}`
-        : `Hold at ${celsius(act.atC)} until the bath clears`;
+        ? `Hold at ${celsius(act.atC, act, reading)}, ${setMethodFacts(reading.batch.formulation.recipe.set.method).label}`
+        : `Hold at ${celsius(act.atC, act, reading)} until the bath clears`;
     case 'stand':
       return act.purpose === 'soak' ? soakTitle(act, reading) : 'Leave it to stand';
     case 'cool':
-      return `Cool in place to ${celsius(act.toC)}; color is still moving onto the fiber`;
+      return `Cool in place to ${celsius(act.toC, act, reading)}; color is still moving onto the fiber`;
     case 'look':
       return `Look at the ${act.of}`;
     case 'rinse':
@@ -121,19 +138,25 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
   }
 }
 
-const celsius = (value: number | null): string => (value === null ? 'heat' : `${threeFigures(value)} °C`);
+/** A temperature as it was said, or as the studio reads it. */
+function celsius(value: number | null, act: Act, { batch, studio }: Reading): string {
+  if (value === null) return 'heat';
+  const fahrenheit = studio && inFahrenheit(value, plannedText(act, batch.formulation), measuresOf(studio));
+  return fahrenheit ? `${fahrenheit} (${threeFigures(value)} °C)` : `${threeFigures(value)} °C`;
+}
 
 const passOf = (act: Act, { batch }: Reading): Pass | undefined =>
   batch.formulation.recipe.passes.find((pass) => pass.id === act.pass);
 
-function runTitle(act: ActOf<'run'>, { batch }: Reading): string {
+function runTitle(act: ActOf<'run'>, reading: Reading): string {
+  const { batch } = reading;
   if (act.purpose === 'paint') return 'Measure water to fill the paint up with';
   if (act.purpose === 'top up') return 'Top the bath up with water';
   if (act.purpose === 'dilution') return 'Make the dilution up with water';
   const into = vesselRole(batch.card, act.vessel) === 'pan' ? 'the pan' : 'the pot';
   return act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
     ? `Run water into ${into}`
-    : `Run water of ${celsius(act.celsius)} into ${into}`;
+    : `Run water of ${celsius(act.celsius, act, reading)} into ${into}`;
 }
 
 function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
@@ -221,10 +244,12 @@ const LIFTED = {
   'as they lie': 'Unwrap, and do not squeeze',
 } as const;
 
-function heatTitle(act: ActOf<'heat'>, { batch }: Reading): string {
+function heatTitle(act: ActOf<'heat'>, reading: Reading): string {
+  const { batch } = reading;
   const { set } = batch.formulation.recipe;
   const facts = setMethodFacts(set.method);
-  if (act.pass !== null || facts.riseMinutes === undefined) return `Heat slowly to ${celsius(act.toC)}`;
+  if (act.pass !== null || facts.riseMinutes === undefined)
+    return `Heat slowly to ${celsius(act.toC, act, reading)}`;
   const out = batch.card.acts.find(({ act: lift }) => lift.kind === 'lift' && lift.pass === null)?.act;
   const { wrapped, bare } = INTO_SET[out?.kind === 'lift' ? leftAs(out) : 'as they lie'];
   return `${set.wrap === 'none' ? bare : wrapped} for the ${facts.label}`;
@@ -281,8 +306,16 @@ export const withTool = (name: string, fills: number): string =>
   `with the ${name}${fills > 1 ? `, ${fills} fills` : ''}`;
 
 /** The amount of a line with the arithmetic behind it. */
-function measureFigure(line: CardAct, { material, amount, unit }: MeasuredOut): Figure {
-  return figure(amount, unit, () => because(line, material, amount, unit));
+function measureFigure(line: CardAct, { material, amount, unit }: MeasuredOut, reading: Reading): Figure {
+  const said = plannedText(line.act, reading.batch.formulation);
+  return measuredOut(
+    figure(amount, unit, () => because(line, material, amount, unit)),
+    measureOfAct(line.act, said, {
+      dyes: reading.dyes,
+      citricGramsPerTeaspoon:
+        reading.studio?.citricGramsPerTeaspoon ?? reading.batch.formulation.citricGramsPerTeaspoon,
+    }),
+  );
 }
 
 function because(line: CardAct, material: MeasuredOut['material'], amount: number, unit: 'mL' | 'g'): string {

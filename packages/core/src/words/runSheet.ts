@@ -6,7 +6,7 @@ import type { Told } from '../plan/tell';
 import type { Formulation } from '../recipe/recipe';
 import { formatAmount } from '../units/formatQuantity';
 import { CAUTIONS } from './cautions';
-import { lineWords, type Reading } from './lineWords';
+import { lineWords, type LineWords, type Reading } from './lineWords';
 
 /** One line of a run sheet: a box to tick, what to do, how much, and with what. */
 export interface SheetLine {
@@ -35,14 +35,15 @@ export interface RunSheet {
 }
 
 /** What the lines of a plan are read against. */
-export const planReading = (formulation: Formulation, plan: Plan): Reading => ({
+export const planReading = (formulation: Formulation, plan: Plan, studio?: Reading['studio']): Reading => ({
   batch: { formulation, card: cardOf(formulation, plan) },
   dyes: formulation.dyes,
+  studio,
 });
 
 /** The bench's run sheet of a plan: goods, wetting, stock to have, pours per pass, acid, heat, checks. */
-export function runSheet(formulation: Formulation, plan: Plan): RunSheet {
-  const reading = planReading(formulation, plan);
+export function runSheet(formulation: Formulation, plan: Plan, studio?: Reading['studio']): RunSheet {
+  const reading = planReading(formulation, plan, studio);
   const lines = plan.lines.filter(({ quiet }) => !quiet);
   const sheetOf = (pass: string | null): SheetLine[] =>
     lines.filter(({ act }) => act.pass === pass).map((line) => sheetLine(line, reading));
@@ -87,12 +88,18 @@ function sheetLine(line: Told, reading: Reading): SheetLine {
   return {
     what: [title, detail].filter(Boolean).join('. '),
     amount: measure
-      ? formatAmount(measure.amount.value, measure.unit)
+      ? amountWords(measure)
       : wait
         ? `${wait.sureness === 'estimate' ? 'about ' : ''}${formatAmount(wait.value, 'min')}`
         : '',
     with: measure?.tool ?? '',
   };
+}
+
+/** An amount as the sheet has it: as it was said first, metric behind it. */
+function amountWords({ amount, unit, bySpoon }: NonNullable<LineWords['measure']>): string {
+  const metric = formatAmount(amount.value, unit);
+  return bySpoon?.first ? `${bySpoon.words} = ${metric}` : metric;
 }
 
 /** What each jar must give over the whole recipe. */

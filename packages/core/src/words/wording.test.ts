@@ -28,9 +28,9 @@ describe('an event as a sentence', () => {
     [tick(batch, 'p1.dye.d1'), 'Pour Vault Blue 1 %: 200 mL'],
     [
       tick(batch, 'p1.dye.d1', { amount: 73.934 }, { written: '5 tbsp' }),
-      'Pour Vault Blue 1 %: 73.9 mL (“5 tbsp”)',
+      'Pour Vault Blue 1 %: 5 tbsp (73.9 mL)',
     ],
-    [added(stock, 5, 'mL', '1 tsp'), 'Also added 5 mL (“1 tsp”) of Vault Blue 1 %'],
+    [added(stock, 5, 'mL', '1 tsp'), 'Also added 1 tsp (5 mL) of Vault Blue 1 %'],
     [
       added({ ...stock, stockId: null, strengthPercent: null } as MeasuredOut['material'], 0.5, 'g'),
       'Also added 0.5 g of Vault Blue powder',

@@ -23,6 +23,12 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
       water: { alkalinityMgPerL: 100, countFiberUptake: true },
       place: { altitudeM: 0, tapC: 20, roomC: 20 },
       citricGramsPerTeaspoon: null,
+      habits: {
+        spoons: ['cup', '1/2 cup', '1/4 cup', 'tbsp', 'tsp', '1/2 tsp', '1/4 tsp', '1/8 tsp'],
+        shown: { pours: 'mL', water: 'L', mass: 'g', temperature: '°C', length: 'cm' },
+        usualAcid: 'vinegar',
+        primaries: { cyan: null, magenta: null, yellow: null, black: null },
+      },
     },
     bases: [],
     dyes: [],
@@ -45,6 +51,13 @@ test('things are added, revised and retired; every revision is kept', async () =
   expect(await studio.storage.models.revisions.count({ where: { itemId: DYE.id } })).toBe(3);
 });
 
+const HABITS = {
+  spoons: ['tbsp', 'tsp', '1/4 tsp'],
+  shown: { pours: 'spoons', water: 'cups', mass: 'oz', temperature: '°F', length: 'in' },
+  usualAcid: 'citric',
+  primaries: { cyan: 'blue', magenta: null, yellow: null, black: null },
+};
+
 test('pots and the studio’s own settings are kept over a restart', async () => {
   await put('pots', { id: 'pot', name: 'Great bell', capacityMl: 10000 }).expect(200);
   await request(studio.app)
@@ -56,6 +69,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
       water: { alkalinityMgPerL: 40, countFiberUptake: false },
       place: { altitudeM: 1500, tapC: 12, roomC: 22 },
       citricGramsPerTeaspoon: 4.9,
+      habits: HABITS,
     })
     .expect(200);
   await studio.reopen();
@@ -68,6 +82,7 @@ test('pots and the studio’s own settings are kept over a restart', async () =>
     water: { alkalinityMgPerL: 40, countFiberUptake: false },
     place: { altitudeM: 1500, tapC: 12, roomC: 22 },
     citricGramsPerTeaspoon: 4.9,
+    habits: HABITS,
   });
 });
 

@@ -11,7 +11,7 @@ import type {
   Studio,
   Tool,
 } from '@ythrion/core';
-import { DEFAULT_STUDIO, premixChecker } from '@ythrion/core';
+import { DEFAULT_STUDIO, USUAL_HABITS, premixChecker } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -58,6 +58,7 @@ export async function readStudio(storage: Storage, transaction?: Transaction): P
     tapC,
     roomC,
     citricGramsPerTeaspoon,
+    habits,
   } = row.get({
     plain: true,
   });
@@ -68,6 +69,7 @@ export async function readStudio(storage: Storage, transaction?: Transaction): P
     water: { alkalinityMgPerL, countFiberUptake },
     place: { altitudeM, tapC, roomC },
     citricGramsPerTeaspoon,
+    habits: habits ?? USUAL_HABITS,
   };
 }
 
@@ -81,6 +83,7 @@ export async function putStudio(storage: Storage, studio: Studio, transaction: T
       ...studio.water,
       ...studio.place,
       citricGramsPerTeaspoon: studio.citricGramsPerTeaspoon,
+      habits: studio.habits,
     },
     { transaction },
   );

@@ -197,4 +197,8 @@ export const MIGRATIONS: Migration[] = [
     name: '009-a-spoon-of-citric',
     steps: [`ALTER TABLE studio ADD COLUMN citric_grams_per_teaspoon REAL`],
   },
+  {
+    name: '010-habits-of-a-studio',
+    steps: [`ALTER TABLE studio ADD COLUMN habits JSON`],
+  },
 ];

@@ -19,6 +19,7 @@ import type {
   ShelfResource,
   Stock,
   Tool,
+  Habits,
 } from '@ythrion/core';
 
 /** A plain row of a table. */
@@ -35,6 +36,8 @@ export interface StudioRow {
   tapC: number;
   roomC: number;
   citricGramsPerTeaspoon: number | null;
+  /** Null in a studio that has said nothing of its habits. */
+  habits: Habits | null;
 }
 export interface RevisionRow extends Model<
   InferAttributes<RevisionRow>,
@@ -145,6 +148,7 @@ export function defineModels(sequelize: Sequelize): Models {
         tapC: { ...real(), field: 'tap_c' },
         roomC: { ...real(), field: 'room_c' },
         citricGramsPerTeaspoon: optionalReal(),
+        habits: { type: DataTypes.JSON, allowNull: true },
       },
       table('studio'),
     ),

@@ -203,11 +203,15 @@ function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, 
     ['advice', advised?.correction?.add.value, advises?.correction?.add.value],
     ...batch.entries.map((entry, i): [string, unknown, unknown] => [
       'words',
-      then.entryWords(entry, plan, known),
+      spokenFirst(then.entryWords(entry, plan, known)),
       eventWords(now.events[i]!, { batch: now, dyes: known as Dye[] }),
     ]),
   ];
 }
+
+/** What was said by the spoon is read first in it since. */
+const spokenFirst = (said: string): string =>
+  said.replace(/([\d.]+ mL) \(“([^”]*(?:tsp|tbsp|cup)[^”]*)”\)/, '$2 ($1)');
 
 /** Words that were wrong then and are right now; nothing but these may read otherwise. See docs/changes-of-meaning.md. */
 const TRUER: [string, string][] = [

@@ -6,6 +6,7 @@ import {
   type ActualRecipe,
   type Batch,
   type Dye,
+  type Studio,
   type TruePart,
 } from '@ythrion/core';
 import { potView, type PotView } from './potView';
@@ -22,8 +23,8 @@ export interface BatchView extends PotView {
 }
 
 /** `potView` with what the batch really was. @param dyes the dyes on the shelf */
-export function batchView(batch: Batch, dyes: readonly Dye[]): BatchView {
-  const pot = potView(batch, dyes);
+export function batchView(batch: Batch, dyes: readonly Dye[], studio?: Studio): BatchView {
+  const pot = potView(batch, dyes, studio);
   const actual = actualRecipe(batch, dyes);
   return {
     ...pot,

@@ -5,6 +5,7 @@ import {
   type Dye,
   type Reading,
   type RecordState,
+  type Studio,
 } from '@ythrion/core';
 
 /** What a pot shows of its batch. */
@@ -17,14 +18,14 @@ export interface PotView {
 }
 
 /** Where a batch stands, and how full its pot is. @param dyes the dyes on the shelf, for what was added unplanned */
-export function potView(batch: Batch, dyes: readonly Dye[]): PotView {
+export function potView(batch: Batch, dyes: readonly Dye[], studio?: Studio): PotView {
   const known = dyesKnown(batch.formulation.dyes, dyes);
   const state = recordState(batch, batch.events, known);
   const planned = batch.card.passes[0]?.bathMl ?? 0;
   const capacity =
     vesselOfCard(batch.card)?.capacityMl ??
     Math.max(1, planned, planned === 0 ? state.bath.volumeMl : 0) * 1.5;
-  return { state, reading: { batch, dyes: known }, level: state.bath.volumeMl / capacity };
+  return { state, reading: { batch, dyes: known, studio }, level: state.bath.volumeMl / capacity };
 }
 
 /** The dyes that were put together last: what is computed with them is computed once. */

@@ -45,8 +45,8 @@ export function BatchScreen() {
 
 function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const { state, actual, truly, departures, unticked, reading } = useMemo(
-    () => batchView(batch, shelf.dyes),
-    [batch, shelf.dyes],
+    () => batchView(batch, shelf.dyes, shelf.studio),
+    [batch, shelf.dyes, shelf.studio],
   );
   const summary = useMemo(() => summarizeBatch(batch, shelf.dyes), [batch, shelf.dyes]);
   const recorder = useRecord(batch);
@@ -145,6 +145,11 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                       {dye.additions > 1 && `, ${dye.additions} additions`}
                     </TableCell>
                     <TableCell align="right">
+                      {dye.poured && (
+                        <>
+                          <FigureText figure={dye.poured} name={`${dye.dyeName} poured`} /> ={' '}
+                        </>
+                      )}
                       <FigureText figure={dye.grams} name={`${dye.dyeName} that went in`} />
                     </TableCell>
                     <TableCell align="right">

@@ -1,10 +1,9 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
   firstFree,
-  formulate,
+  formulateColorway,
   potNeedsMl,
   vesselChoices,
   vesselWords,
@@ -15,8 +14,9 @@ import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBeginBatch } from '../studio/queries';
-import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
 import { newId } from '../parts/newId';
 import { useInUse } from '../batch/useInUse';
 import type { Draft } from './useDraft';
@@ -49,7 +49,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         colorwayVersion: colorway.version,
         againOf: null,
         startedAt: studioNow(),
-        formulation: formulate(colorway.name, colorway.recipe, shelf, chosen?.pot ?? free),
+        formulation: formulateColorway(colorway, shelf, chosen?.pot ?? free),
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
@@ -57,18 +57,21 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
     }
   };
   return (
-    <Box
-      sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1fr 1fr' }, alignItems: 'start' }}
-    >
-      <Choice
-        label="Pot"
-        value={colorway.recipe.potId ?? ''}
-        options={[
-          { value: '', label: free ? `first free: ${free.name}` : 'none is free and large enough' },
-          ...choices.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-        ]}
-        onChange={(id) => draft.changeRecipe({ potId: id === '' ? null : id })}
-      />
+    <Box sx={{ display: 'grid', gap: 1, justifyItems: 'start' }}>
+      <Sentence>
+        In{' '}
+        <SaidChoice
+          label="Pot"
+          value={colorway.recipe.potId ?? ''}
+          options={[
+            { value: '', label: free ? `first free: ${free.name}` : 'none is free and large enough' },
+            ...choices.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
+          ]}
+          onChange={(id) => draft.changeRecipe({ potId: id === '' ? null : id })}
+        />
+        , <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the
+        rail
+      </Sentence>
       <Button
         variant={draft.changed ? 'outlined' : 'contained'}
         disabled={draft.changed || stops || begin.isPending}
@@ -84,10 +87,6 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
               ? 'Begin this batch'
               : `Begin beside ${beside}, both in one pot`}
       </Button>
-      <Typography variant="body2" component="div" sx={{ gridColumn: '1 / -1' }}>
-        <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the
-        rail.
-      </Typography>
     </Box>
   );
 }

@@ -67,10 +67,7 @@ const whatIsIn = ({ totals, passes }: Plan): string =>
   ].join(', ')}`;
 
 function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfResponse }) {
-  const { plan, problem } = useMemo(
-    () => planOrWhy(colorway.name, colorway.recipe, shelf),
-    [colorway, shelf],
-  );
+  const { plan, problem } = useMemo(() => planOrWhy(colorway, shelf), [colorway, shelf]);
   const look = plan?.goods[0]?.looks.at(-1);
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>

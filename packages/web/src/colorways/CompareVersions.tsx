@@ -7,7 +7,8 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { comparePlans, dayOf, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
 import { ComparedValue } from '../parts/ComparedValue';
 import { planOrWhy } from './usePlan';
 
@@ -34,7 +35,7 @@ export function CompareVersions({ versions, plan, shelf }: CompareVersionsProps)
   const plans = useMemo(() => {
     const of = (which: string): { plan: Plan | null; problem: string | null } => {
       const found = versions.find(({ version }) => String(version) === which);
-      return found ? planOrWhy(found.name, found.recipe, shelf) : { plan, problem: null };
+      return found ? planOrWhy(found, shelf) : { plan, problem: null };
     };
     return { left: of(left), right: of(right) };
   }, [versions, left, right, shelf, plan]);
@@ -47,10 +48,10 @@ export function CompareVersions({ versions, plan, shelf }: CompareVersionsProps)
       aria-label="Compare versions"
       sx={{ px: { xs: 1.5, sm: 2 }, py: 1, borderBottom: 1, borderColor: 'divider' }}
     >
-      <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr', maxWidth: 620, mb: 1 }}>
-        <Choice label="This version" value={left} options={options} onChange={setLeft} />
-        <Choice label="Beside" value={right} options={options} onChange={setRight} />
-      </Box>
+      <Sentence>
+        <SaidChoice label="This version" value={left} options={options} onChange={setLeft} /> beside{' '}
+        <SaidChoice label="Beside" value={right} options={options} onChange={setRight} />
+      </Sentence>
       <Typography variant="body2" role="status">
         {problem !== null
           ? `✕ One of them cannot be planned with the shelf of today. ${problem}`

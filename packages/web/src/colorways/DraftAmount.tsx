@@ -1,7 +1,8 @@
-import { QuantityField, type QuantityFieldProps } from '../parts/QuantityField';
+import type { QuantityProps } from '../parts/useQuantity';
+import { SaidAmount } from '../sentence/SaidAmount';
 import type { Draft, Written } from './useDraft';
 
-export interface DraftAmountProps extends Omit<QuantityFieldProps, 'written' | 'onChange'> {
+export interface DraftAmountProps extends Omit<QuantityProps, 'written' | 'onChange'> {
   draft: Draft;
   /** The place of the field in the recipe, by which what was typed is kept. */
   path: string;
@@ -12,7 +13,7 @@ export interface DraftAmountProps extends Omit<QuantityFieldProps, 'written' | '
 /** An amount of a colorway: what was typed is kept beside its value, and stands there again. */
 export function DraftAmount({ draft, path, onChange, ...field }: DraftAmountProps) {
   return (
-    <QuantityField
+    <SaidAmount
       {...field}
       written={draft.colorway.asWritten[path]}
       onChange={(value, as) => onChange(value, { [path]: as })}

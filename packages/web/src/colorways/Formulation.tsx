@@ -19,9 +19,10 @@ import { Hank } from '../parts/Hank';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
 import { DeferChanges } from '../parts/deferChanges';
-import { SetFields } from '../parts/SetFields';
+import { SetSentence } from '../sentence/SetSentence';
 import { SetResult } from '../parts/SetResult';
 import { Totals } from '../parts/Totals';
+import { writtenAs, writtenUnder } from '../parts/writtenUnder';
 import { YarnStage, type StageRow } from '../parts/YarnStage';
 import { AddPass } from './AddPass';
 import { BeginBatchRow } from './BeginBatchRow';
@@ -29,7 +30,7 @@ import { FormulationHead, type Panel } from './FormulationHead';
 import { goodsRows } from './goodsRows';
 import { PassList } from './PassList';
 import { useInUse } from '../batch/useInUse';
-import { useDraft, type Draft, type Written } from './useDraft';
+import { useDraft, type Draft } from './useDraft';
 import { usePassActions } from './usePassActions';
 import { usePlan } from './usePlan';
 
@@ -55,13 +56,17 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
   const [heat, setHeat] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [added, setAdded] = useState<string | null>(null);
   const toggle = (id: string): void =>
     setOpened((before) => {
       const next = new Set(before);
       if (!next.delete(id)) next.add(id);
       return next;
     });
-  const actions = usePassActions(draft, shelf, toggle);
+  const actions = usePassActions(draft, shelf, (id) => {
+    setAdded(id);
+    toggle(id);
+  });
   useUndoKeys(draft);
   const deferred = useMemo(() => ({ turned: draft.turned }), [draft.turned]);
   const seed = `${colorway.id}-${colorway.version}`;
@@ -128,7 +133,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
         <YarnStage
           title="Goods"
           end="top"
-          action={<AddGoods draft={draft} shelf={shelf} />}
+          action={<AddGoods draft={draft} shelf={shelf} onAdded={setAdded} />}
           yarn={
             <Hank
               {...(first?.looks[0] && { look: first.looks[0] })}
@@ -138,7 +143,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
               height={80}
             />
           }
-          rows={[...goodsRows({ draft, plan, shelf }), ...noticeRow('goods-notices', said('goods'))]}
+          rows={[...goodsRows({ draft, plan, shelf, added }), ...noticeRow('goods-notices', said('goods'))]}
         />
         <PassList
           draft={draft}
@@ -149,6 +154,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
           isOpen={(id) => recipe.passes.length === 1 || opened.has(id)}
           onFold={toggle}
           actions={actions}
+          justAdded={added}
         />
         {adding && (
           <AddPass
@@ -174,13 +180,13 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
             {
               key: 'set',
               left: (
-                <SetFields
+                <SetSentence
                   set={recipe.set}
                   written={writtenUnder('set.', draft.colorway.asWritten)}
                   onChange={(set, written = {}) =>
                     draft.changeRecipe(
                       (now) => ({ set: { ...now.set, ...differing(recipe.set, set) } }),
-                      Object.fromEntries(Object.entries(written).map(([name, as]) => [`set.${name}`, as])),
+                      writtenAs('set.', written),
                     )
                   }
                 />
@@ -269,14 +275,21 @@ function OtherGoods({ plan, seed }: { plan: Plan; seed: string }) {
   );
 }
 
+interface AddGoodsProps {
+  draft: Draft;
+  shelf: ShelfResponse;
+  onAdded: (id: string) => void;
+}
+
 /** Another line of goods in the same pot. */
-function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
+function AddGoods({ draft, shelf, onAdded }: AddGoodsProps) {
   const base = shelf.bases.find((candidate) => !candidate.retired);
   if (!base) return null;
   return (
     <Button
       onClick={() => {
         const line = newGoodsLine(newId(), base);
+        onAdded(line.id);
         draft.changeRecipe(({ goods }) => ({ goods: [...goods, line] }));
       }}
     >
@@ -287,11 +300,3 @@ function AddGoods({ draft, shelf }: { draft: Draft; shelf: ShelfResponse }) {
 
 const noticeRow = (key: string, notices: Notice[]): StageRow[] =>
   notices.length === 0 ? [] : [{ key, left: null, right: <Notices notices={notices.map(spoken)} /> }];
-
-/** What was typed for the fields of one thing, by their names. @param under how the paths of all of them begin */
-const writtenUnder = (under: string, all: Written): Written =>
-  Object.fromEntries(
-    Object.entries(all).flatMap(([path, as]) =>
-      path.startsWith(under) ? [[path.slice(under.length), as]] : [],
-    ),
-  );

@@ -15,7 +15,8 @@ import {
 import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../studio/queries';
-import { Choice } from '../parts/Choice';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
 import { MoreButton } from '../parts/MoreButton';
 import type { MenuWord } from '../parts/WordMenu';
 import type { Draft } from './useDraft';
@@ -110,8 +111,9 @@ export function FormulationHead({
         }}
       />
       {versions.length > 0 && (
-        <Box sx={{ width: 190 }}>
-          <Choice
+        <Sentence>
+          version{' '}
+          <SaidChoice
             label="Version"
             value={String(colorway.version)}
             onChange={openVersion}
@@ -120,7 +122,7 @@ export function FormulationHead({
               label: `${version.version} · ${dayOf(version.savedAt)}`,
             }))}
           />
-        </Box>
+        </Sentence>
       )}
       <HeadBar
         draft={draft}

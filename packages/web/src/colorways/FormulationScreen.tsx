@@ -3,8 +3,14 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
-import { missingForColorway, newColorway, type Colorway, type ShelfResponse } from '@ythrion/core';
-import { useColorway, useShelf } from '../studio/queries';
+import {
+  missingForColorway,
+  newColorway,
+  type Colorway,
+  type Recipe,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { useColorway, useColorways, useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { Formulation } from './Formulation';
@@ -14,9 +20,15 @@ export function FormulationScreen() {
   const { id = 'new' } = useParams();
   const shelf = useShelf();
   const versions = useColorway(id, id !== 'new');
+  const colorways = useColorways(id === 'new');
   if (!shelf.data || (id !== 'new' && !versions.data))
     return <Waiting error={shelf.error ?? versions.error} />;
-  if (id === 'new') return <NewFormulation shelf={shelf.data} />;
+  if (id === 'new') {
+    // What was worked on last is only a convenience: where the list cannot be had, a new one begins all the same.
+    if (colorways.isPending && colorways.fetchStatus !== 'paused') return <Waiting />;
+    const [last] = (colorways.data ?? []).toSorted((a, b) => b.savedAt.localeCompare(a.savedAt));
+    return <NewFormulation shelf={shelf.data} before={last?.recipe} />;
+  }
   const [newest] = versions.data ?? [];
   return newest ? (
     <Formulation
@@ -35,9 +47,9 @@ function withoutDate({ savedAt: _, ...colorway }: Colorway & { savedAt: string }
   return colorway;
 }
 
-function NewFormulation({ shelf }: { shelf: ShelfResponse }) {
+function NewFormulation({ shelf, before }: { shelf: ShelfResponse; before: Recipe | undefined }) {
   const missing = missingForColorway(shelf);
-  const [fresh] = useState(() => (missing === null ? newColorway(newId(), shelf, newId) : null));
+  const [fresh] = useState(() => (missing === null ? newColorway(newId(), shelf, newId, before) : null));
   if (fresh) return <Formulation saved={fresh} isNew shelf={shelf} versions={[]} />;
   return (
     <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
@@ -50,6 +62,9 @@ function NewFormulation({ shelf }: { shelf: ShelfResponse }) {
         variant="contained"
       >
         Put a {missing === 'base' ? 'base' : 'dye'} on the shelf
+      </Button>
+      <Button component={Link} to="/shelf/start" variant="outlined">
+        Set up the studio from lists
       </Button>
     </Stack>
   );

@@ -11,10 +11,12 @@ import {
   type PrintValues,
   type ShelfResponse,
 } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
 import { newId } from '../parts/newId';
-import { QuantityField } from '../parts/QuantityField';
-import { TextLine } from '../parts/TextLine';
+import { capital } from '../sentence/capital';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { SaidColor } from '../sentence/SaidColor';
+import { Sentence } from '../sentence/Sentence';
 import type { Draft } from './useDraft';
 
 const INKS = ['cyan', 'magenta', 'yellow', 'black'] as const;
@@ -52,49 +54,45 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
       aria-label="From print values"
       sx={{ border: 1, borderColor: 'divider', p: 1, display: 'grid', gap: 1 }}
     >
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 1,
-          gridTemplateColumns: { xs: '1fr 1fr', lg: '80px 1fr 1fr' },
-          alignItems: 'start',
-        }}
-      >
-        <TextLine
+      <Sentence>
+        Print values of{' '}
+        <SaidColor
           label="Screen color"
-          type="color"
           value={hex}
           onChange={(next) => {
             setHex(next);
             setValues(printOfScreen(next));
           }}
         />
-        <QuantityField label="100 % ink is" kind="dos" value={full} onChange={setFull} />
-        <Button variant="contained" disabled={inks.length === 0} onClick={use}>
-          Use these as the dyes
-        </Button>
-      </Box>
+        , where 100 % of an ink is{' '}
+        <SaidAmount label="100 % ink is" kind="dos" value={full} onChange={setFull} /> depth
+      </Sentence>
       {INKS.map((ink) => (
-        <Box key={ink} sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1.6fr' }}>
-          <QuantityField
+        <Sentence key={ink}>
+          {capital(ink)}{' '}
+          <SaidAmount
             label={capital(ink)}
             kind="inkPercent"
             value={Number(values[ink].toFixed(1))}
             onChange={(value) => setValues((now) => ({ ...now, [ink]: value }))}
-          />
-          <Choice
+          />{' '}
+          by{' '}
+          <SaidChoice
             label={`Dye for ${ink}`}
             value={primaries[ink] ?? ''}
             options={[
-              { value: '', label: 'none' },
+              { value: '', label: 'none', said: 'no dye' },
               ...shelf.dyes
                 .filter((dye) => !dye.retired)
-                .map((dye) => ({ value: dye.id, label: `${dye.name} ${dye.code}`.trim() })),
+                .map((dye) => ({ value: dye.id, label: `${dye.name} ${dye.code}`.trim(), said: dye.name })),
             ]}
             onChange={(id) => setPrimaries((now) => ({ ...now, [ink]: id === '' ? null : id }))}
           />
-        </Box>
+        </Sentence>
       ))}
+      <Button variant="contained" disabled={inks.length === 0} onClick={use} sx={{ justifySelf: 'start' }}>
+        Use these as the dyes
+      </Button>
       <Typography variant="body2" color="text.secondary">
         Print values round coarsely and know nothing of wool. They replace the dyes of this pass; undo brings
         those back.
@@ -102,5 +100,3 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
     </Box>
   );
 }
-
-const capital = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1);

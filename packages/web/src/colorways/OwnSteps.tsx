@@ -1,13 +1,11 @@
 import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   ACIDS,
   METHODS,
   OWN_STEP_LABELS,
   OWN_STEP_USUAL,
-  ownStepWords,
   type MethodOf,
   type OwnStep,
   type OwnStepKind,
@@ -15,9 +13,11 @@ import {
   type QuantityKindName,
   type ShelfResponse,
 } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
-import { QuantityField } from '../parts/QuantityField';
-import type { Draft } from './useDraft';
+import { SmallKey } from '../sentence/SmallKey';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
+import type { Draft, Written } from './useDraft';
 
 const KINDS = (Object.keys(OWN_STEP_LABELS) as OwnStepKind[]).map((value) => ({
   value,
@@ -33,83 +33,68 @@ export interface OwnStepsProps {
 
 /** The steps of an own way, one a row, in the order they are done. */
 export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
-  const change = (steps: (now: readonly OwnStep[]) => OwnStep[]): void =>
-    draft.changePass(pass.id, (now) =>
-      now.method.kind === 'own way' ? { method: { ...now.method, steps: steps(now.method.steps) } } : {},
+  const change = (steps: (now: readonly OwnStep[]) => OwnStep[], written: Written): void =>
+    draft.changePass(
+      pass.id,
+      (now) =>
+        now.method.kind === 'own way' ? { method: { ...now.method, steps: steps(now.method.steps) } } : {},
+      written,
     );
-  const put = (at: number, step: OwnStep): void =>
-    change((now) => now.map((other, i) => (i === at ? step : other)));
-  const swap = (at: number): void =>
-    change((now) => now.map((step, i) => now[i === at ? at + 1 : i === at + 1 ? at : i] ?? step));
   const { steps } = method;
-  const names = {
-    dye: (lineId: string): string | null => {
-      const line = pass.dyes.find(({ id }) => id === lineId);
-      return shelf.dyes.find(({ id }) => id === line?.dyeId)?.name ?? null;
-    },
-    acid: (acidId: string): string | null => {
-      const dose = pass.acids.find(({ id }) => id === acidId);
-      return dose ? ACIDS[dose.material].label : null;
-    },
-  };
+  const path = (at: number): string => `passes.${pass.id}.step.${at}`;
+  const writtenAt = (at: number): string => draft.colorway.asWritten[path(at)] ?? '';
+  const put = (at: number, step: OwnStep, written = ''): void =>
+    change((now) => now.map((other, i) => (i === at ? step : other)), { [path(at)]: written });
+  const swap = (at: number): void =>
+    change((now) => now.map((step, i) => now[i === at ? at + 1 : i === at + 1 ? at : i] ?? step), {
+      [path(at)]: writtenAt(at + 1),
+      [path(at + 1)]: writtenAt(at),
+    });
+  const leaveOut = (at: number): void =>
+    change(
+      (now) => now.filter((_, i) => i !== at),
+      Object.fromEntries(steps.map((_, i) => [path(i), writtenAt(i < at ? i : i + 1)])),
+    );
   return (
     <Box component="ol" aria-label="Steps of the own way" sx={{ m: 0, p: 0, listStyle: 'none' }}>
       {steps.map((step, at) => (
-        <Box
-          component="li"
-          key={at}
-          aria-label={`Step ${at + 1}, ${OWN_STEP_LABELS[step.do]}`}
-          sx={{
-            display: 'grid',
-            gap: 0.5,
-            mb: { xs: 1.5, sm: 1 },
-            alignItems: 'start',
-            gridTemplateColumns: { xs: '1fr 1fr', sm: '1.2fr 1.4fr auto' },
-          }}
-        >
-          <Typography variant="body2" sx={{ gridColumn: '1 / -1', fontWeight: 600 }}>
-            {at + 1}. {ownStepWords(step, names)}
-          </Typography>
-          <Choice<OwnStepKind>
-            label={`Step ${at + 1}`}
-            value={step.do}
-            options={KINDS}
-            onChange={(kind) => put(at, OWN_STEP_USUAL[kind])}
-          />
-          <StepSetting step={step} at={at} pass={pass} shelf={shelf} onChange={(next) => put(at, next)} />
-          <Box sx={{ display: 'flex', gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-            <Button
-              sx={{ minWidth: 44 }}
-              disabled={at === 0}
-              aria-label={`Step ${at + 1} earlier`}
-              onClick={() => swap(at - 1)}
-            >
-              ↑
-            </Button>
-            <Button
-              sx={{ minWidth: 44 }}
-              disabled={at === steps.length - 1}
-              aria-label={`Step ${at + 1} later`}
-              onClick={() => swap(at)}
-            >
-              ↓
-            </Button>
-            <Button
-              sx={{ minWidth: 44 }}
-              disabled={steps.length === 1}
-              aria-label={`Leave out step ${at + 1}`}
-              onClick={() => change((now) => now.filter((_, i) => i !== at))}
-            >
-              ✕
-            </Button>
-          </Box>
+        <Box component="li" key={at} aria-label={`Step ${at + 1}, ${OWN_STEP_LABELS[step.do]}`}>
+          <Sentence>
+            {at + 1}.{' '}
+            <SaidChoice<OwnStepKind>
+              label={`Step ${at + 1}`}
+              value={step.do}
+              options={KINDS}
+              onChange={(kind) => put(at, OWN_STEP_USUAL[kind])}
+            />{' '}
+            <StepSetting
+              step={step}
+              at={at}
+              pass={pass}
+              shelf={shelf}
+              written={writtenAt(at)}
+              onChange={(next, as) => put(at, next, as)}
+            />
+            <SmallKey word="↑" label={`Step ${at + 1} earlier`} off={at === 0} onPress={() => swap(at - 1)} />
+            <SmallKey
+              word="↓"
+              label={`Step ${at + 1} later`}
+              off={at === steps.length - 1}
+              onPress={() => swap(at)}
+            />
+            <SmallKey
+              label={`Leave out step ${at + 1}`}
+              off={steps.length === 1}
+              onPress={() => leaveOut(at)}
+            />
+          </Sentence>
         </Box>
       ))}
       <Box component="li">
         <Button
           disabled={steps.length >= 60}
           onClick={() =>
-            change((now) => [...now, METHODS['own way'].usual.steps.at(-1) ?? OWN_STEP_USUAL.stand])
+            change((now) => [...now, METHODS['own way'].usual.steps.at(-1) ?? OWN_STEP_USUAL.stand], {})
           }
         >
           Add a step
@@ -119,49 +104,48 @@ export function OwnSteps({ draft, pass, method, shelf }: OwnStepsProps) {
   );
 }
 
-/** What one step is about: how much, which dye, how hot, how long. */
-function StepSetting({
-  step,
-  at,
-  pass,
-  shelf,
-  onChange,
-}: {
+interface StepSettingProps {
   step: OwnStep;
   at: number;
   pass: Pass;
   shelf: ShelfResponse;
-  onChange: (step: OwnStep) => void;
-}) {
+  /** What was typed for its amount. */
+  written: string;
+  onChange: (step: OwnStep, written: string) => void;
+}
+
+/** What one step is about: how much, which dye, how hot, how long. */
+function StepSetting({ step, at, pass, shelf, written, onChange }: StepSettingProps): ReactNode {
   const amount = (
     label: string,
     kind: QuantityKindName,
     value: number,
     next: (value: number) => OwnStep,
   ): ReactNode => (
-    <QuantityField
+    <SaidAmount
       label={`${label}, step ${at + 1}`}
       kind={kind}
       value={value}
-      onChange={(typed) => onChange(next(typed))}
+      written={written}
+      onChange={(typed, as) => onChange(next(typed), as)}
     />
   );
+  const share = (label: string, sharePercent: number): ReactNode =>
+    amount(label, 'sharePercent', sharePercent, (now) => ({ ...step, sharePercent: now }) as OwnStep);
   switch (step.do) {
     case 'water':
-      return amount('Part of it', 'sharePercent', step.sharePercent, (sharePercent) => ({
-        ...step,
-        sharePercent,
-      }));
+      return <>{share('Part of it', step.sharePercent)} of it</>;
     case 'goods in':
-      return amount('Of the length', 'sharePercent', step.sharePercent, (sharePercent) => ({
-        ...step,
-        sharePercent,
-      }));
+      return <>{share('Of the length', step.sharePercent)} of the length</>;
     case 'heat':
-      return amount('To', 'temperature', step.temperatureC, (temperatureC) => ({ ...step, temperatureC }));
+      return (
+        <>
+          to {amount('To', 'temperature', step.temperatureC, (temperatureC) => ({ ...step, temperatureC }))}
+        </>
+      );
     case 'dye':
       return (
-        <Choice
+        <SaidChoice
           label={`Which dye, step ${at + 1}`}
           value={step.lineId ?? ''}
           options={[
@@ -171,12 +155,12 @@ function StepSetting({
               label: shelf.dyes.find(({ id }) => id === line.dyeId)?.name ?? 'a dye',
             })),
           ]}
-          onChange={(lineId) => onChange({ ...step, lineId: lineId === '' ? null : lineId })}
+          onChange={(lineId) => onChange({ ...step, lineId: lineId === '' ? null : lineId }, '')}
         />
       );
     case 'acid':
       return (
-        <Choice
+        <SaidChoice
           label={`Which acid, step ${at + 1}`}
           value={step.acidId}
           options={[
@@ -188,26 +172,26 @@ function StepSetting({
               ? []
               : [{ value: step.acidId, label: 'none of the doses' }]),
           ]}
-          onChange={(acidId) => onChange({ ...step, acidId })}
+          onChange={(acidId) => onChange({ ...step, acidId }, '')}
         />
       );
     case 'hold':
     case 'stand':
       return (
-        <Box sx={{ display: 'grid', gap: 0.5, gridTemplateColumns: '1fr 1fr' }}>
-          {amount('For', 'minutes', step.minutes, (minutes) => ({ ...step, minutes }))}
-          <Choice
+        <>
+          for {amount('For', 'minutes', step.minutes, (minutes) => ({ ...step, minutes }))}{' '}
+          <SaidChoice
             label={`Until, step ${at + 1}`}
             value={step.untilClear ? 'clear' : 'time'}
             options={[
-              { value: 'clear', label: 'clear' },
-              { value: 'time', label: 'time is up' },
+              { value: 'clear', label: 'or until it is clear' },
+              { value: 'time', label: 'by the clock' },
             ]}
-            onChange={(until) => onChange({ ...step, untilClear: until === 'clear' })}
+            onChange={(until) => onChange({ ...step, untilClear: until === 'clear' }, written)}
           />
-        </Box>
+        </>
       );
     default:
-      return <Box />;
+      return null;
   }
 }

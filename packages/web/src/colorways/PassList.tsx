@@ -18,6 +18,8 @@ export interface PassListProps {
   isOpen: (passId: string) => boolean;
   onFold: (passId: string) => void;
   actions: PassActions;
+  /** The pass that was added a moment ago. */
+  justAdded: string | null;
 }
 
 /** The passes in order; while one is being moved, each is a sentence that can be dragged to another place. */

@@ -6,6 +6,7 @@ import {
   passSentence,
   QUICK_ACIDS,
   sectionsOf,
+  USUAL_PASS_HEAT,
   withAnotherDye,
   type AcidDose,
   type Formulation,
@@ -40,12 +41,15 @@ export interface PassStageProps {
   /** Puts the passes in another order, beginning with this one. */
   onMove: () => void;
   actions: PassActions;
+  /** The pass that was added a moment ago. */
+  justAdded: string | null;
 }
 
 /** A pass on the yarn's way: open with all that is decided, or folded to one sentence. */
 export function PassStage(props: PassStageProps) {
-  const { draft, pass, index, plan, formulation, shelf, seed, open, onFold, onMove } = props;
+  const { draft, pass, index, plan, formulation, shelf, seed, open, onFold, onMove, justAdded } = props;
   const [fromColor, setFromColor] = useState(false);
+  const [added, setAdded] = useState<string | null>(null);
   const planned = plan.passes.find((candidate) => candidate.id === pass.id);
   if (!planned) return null;
   const many = draft.colorway.recipe.passes.length > 1;
@@ -62,12 +66,12 @@ export function PassStage(props: PassStageProps) {
           </Button>
         )
       }
-      summary={open ? `${pass.dyes.length} ${pass.dyes.length === 1 ? 'dye' : 'dyes'}` : null}
       action={
         <PassBar
           {...props}
           title={title}
           many={many}
+          onAdded={setAdded}
           onFromColor={() => setFromColor(!fromColor)}
           fromColor={fromColor}
         />
@@ -102,7 +106,17 @@ export function PassStage(props: PassStageProps) {
                     },
                   ]
                 : []),
-              ...passRows({ draft, pass, planned, plan, formulation, shelf, index }),
+              ...passRows({
+                draft,
+                pass,
+                planned,
+                plan,
+                formulation,
+                shelf,
+                index,
+                added: added ?? justAdded,
+                onAdded: setAdded,
+              }),
             ]
           : [
               {
@@ -134,21 +148,25 @@ interface PassBarProps extends PassStageProps {
   many: boolean;
   fromColor: boolean;
   onFromColor: () => void;
+  onAdded: (id: string) => void;
 }
 
 /** What can be done with a pass: the usual additions in one tap, the rest one tap further. */
 function PassBar(props: PassBarProps) {
-  const { draft, pass, index, shelf, open, onFold, actions, title, many, fromColor, onFromColor } = props;
+  const { draft, pass, index, shelf, open, onFold, actions, title, many, fromColor, onFromColor, onAdded } =
+    props;
   const last = draft.colorway.recipe.passes.length - 1;
   const sections = sectionsOf(pass.method);
   const addDye = (): void => {
     const id = newId();
+    onAdded(id);
     draft.changePass(pass.id, ({ dyes }) => ({
       dyes: withAnotherDye(dyes, id, shelf, sections[0]?.id ?? null),
     }));
   };
   const addSection = (): void => {
     const [id, lineId] = [newId(), newId()];
+    onAdded(lineId);
     draft.changePass(pass.id, (now) => ({
       ...withNewSection(now, id),
       dyes: withAnotherDye(now.dyes, lineId, shelf, id),
@@ -163,19 +181,13 @@ function PassBar(props: PassBarProps) {
     }));
   const item = (word: string, work: () => void, off = false): MenuWord => ({ word, work, off });
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
+    <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
       {open && sections.length === 0 && <Button onClick={addDye}>Add a dye</Button>}
       {open && sections.length > 0 && sections.length < 12 && (
         <Button onClick={addSection}>Add a section</Button>
       )}
       {open && pass.heat === null && methodFacts(pass.method.kind).hot && (
-        <Button
-          onClick={() =>
-            draft.changePass(pass.id, { heat: { rampCPerMin: 1.5, temperatureC: 85, minutes: 20 } })
-          }
-        >
-          Lead it hot
-        </Button>
+        <Button onClick={() => draft.changePass(pass.id, { heat: USUAL_PASS_HEAT })}>Heat it</Button>
       )}
       {many && (
         <Button aria-expanded={open} onClick={onFold}>

@@ -20,7 +20,8 @@ import {
 } from '@ythrion/core';
 import { ComparedValue } from '../parts/ComparedValue';
 import { everythingReads } from '../parts/everythingReads';
-import { QuantityField } from '../parts/QuantityField';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { Sentence } from '../sentence/Sentence';
 import { WordToggle } from '../parts/WordToggle';
 import type { Draft } from './useDraft';
 
@@ -52,14 +53,16 @@ export function ResizeControl({ draft, plan, shelf, onDone }: ResizeControlProps
         sx={{
           display: 'grid',
           gap: 1,
-          gridTemplateColumns: { xs: '1fr', md: '2fr 130px auto' },
+          gridTemplateColumns: { xs: '1fr', md: '2fr 180px auto' },
           alignItems: 'start',
           maxWidth: 860,
         }}
       >
         <WordToggle label="What changes" value={kind} words={KINDS} onChange={setKind} />
         {spread ? (
-          <QuantityField label="New count" kind="count" value={count} onChange={setCount} />
+          <Sentence>
+            to <SaidAmount label="New count" kind="count" value={count} onChange={setCount} /> pieces
+          </Sentence>
         ) : (
           <Typography variant="body2" sx={{ alignSelf: 'center' }}>
             one rung of the ladder

@@ -1,6 +1,3 @@
-import { useState } from 'react';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
   fiberWords,
@@ -13,12 +10,13 @@ import {
   type PlannedGoods,
   type ShelfResponse,
 } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
-import { QuantityField } from '../parts/QuantityField';
-import { TextLine } from '../parts/TextLine';
 import type { StageRow } from '../parts/YarnStage';
-import { Tick } from '../parts/Tick';
+import { Further } from '../sentence/Further';
+import { SmallKey } from '../sentence/SmallKey';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { SaidColor } from '../sentence/SaidColor';
+import { Sentence } from '../sentence/Sentence';
 import { DraftAmount } from './DraftAmount';
 import type { Draft } from './useDraft';
 
@@ -27,15 +25,18 @@ export function goodsRows({
   draft,
   plan,
   shelf,
+  added,
 }: {
   draft: Draft;
   plan: Plan;
   shelf: ShelfResponse;
+  /** The line that was added a moment ago. */
+  added: string | null;
 }): StageRow[] {
   const { recipe } = draft.colorway;
   return recipe.goods.map((line, i): StageRow => ({
     key: line.id,
-    left: <GoodsFields draft={draft} shelf={shelf} index={i} />,
+    left: <GoodsSentence draft={draft} shelf={shelf} index={i} justAdded={line.id === added} />,
     right:
       i === 0 ? (
         <GoodsResult
@@ -52,14 +53,16 @@ export function goodsRows({
   }));
 }
 
-function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfResponse; index: number }) {
-  const { recipe, asWritten } = draft.colorway;
+interface GoodsSentenceProps {
+  draft: Draft;
+  shelf: ShelfResponse;
+  index: number;
+  justAdded: boolean;
+}
+
+function GoodsSentence({ draft, shelf, index, justAdded }: GoodsSentenceProps) {
+  const { recipe } = draft.colorway;
   const line = recipe.goods[index];
-  const [more, setMore] = useState(
-    line
-      ? line.weighedGrams !== null || line.form !== null || line.dyedOverHex !== null || line.catchUp
-      : false,
-  );
   if (!line) return null;
   const set = (changes: Partial<GoodsLine>, written: Record<string, string> = {}): void =>
     draft.changeRecipe(
@@ -69,45 +72,42 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
       written,
     );
   const base = shelf.bases.find((candidate) => candidate.id === line.baseId);
-  const path = `goods.${line.id}.gramsEach`;
-  const options = shelf.bases
-    .filter((candidate) => !candidate.retired || candidate.id === line.baseId)
-    .map((candidate) => ({ value: candidate.id, label: candidate.name }));
+  const usual =
+    line.weighedGrams === null && line.form === null && line.dyedOverHex === null && !line.catchUp;
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 1,
-          gridTemplateColumns: { xs: '72px 1fr', lg: '70px 1.6fr 0.9fr 0.9fr 76px' },
-          alignItems: 'start',
+    <Sentence>
+      <DraftAmount
+        draft={draft}
+        path={`goods.${line.id}.count`}
+        label="Count"
+        kind="count"
+        value={line.count}
+        autoFocus={justAdded}
+        onChange={(count, written) => set({ count, weighedGrams: null }, written)}
+      />{' '}
+      ×{' '}
+      <DraftAmount
+        draft={draft}
+        path={`goods.${line.id}.gramsEach`}
+        label="Each, dry"
+        kind="fiberMass"
+        value={line.gramsEach}
+        onChange={(gramsEach, written) => set({ gramsEach }, written)}
+      />{' '}
+      <SaidChoice
+        label="Base"
+        value={line.baseId}
+        options={shelf.bases
+          .filter((candidate) => !candidate.retired || candidate.id === line.baseId)
+          .map((candidate) => ({ value: candidate.id, label: candidate.name }))}
+        onChange={(baseId) => {
+          const next = shelf.bases.find((candidate) => candidate.id === baseId);
+          if (next) set({ baseId, gramsEach: next.putUpGrams, weighedGrams: null });
         }}
-      >
-        <DraftAmount
-          draft={draft}
-          path={`goods.${line.id}.count`}
-          label="Count"
-          kind="count"
-          value={line.count}
-          onChange={(count, written) => set({ count, weighedGrams: null }, written)}
-        />
-        <Choice
-          label="Base"
-          value={line.baseId}
-          options={options}
-          onChange={(baseId) => {
-            const next = shelf.bases.find((candidate) => candidate.id === baseId);
-            if (next) set({ baseId, gramsEach: next.putUpGrams, weighedGrams: null });
-          }}
-        />
-        <QuantityField
-          label="Each, dry"
-          kind="fiberMass"
-          value={line.gramsEach}
-          written={asWritten[path]}
-          onChange={(gramsEach, as) => set({ gramsEach }, { [path]: as })}
-        />
-        {index === 0 ? (
+      />
+      {index === 0 && (
+        <>
+          , wetted{' '}
           <DraftAmount
             draft={draft}
             path="wettingMinutes"
@@ -116,90 +116,80 @@ function GoodsFields({ draft, shelf, index }: { draft: Draft; shelf: ShelfRespon
             value={recipe.wettingMinutes}
             onChange={(wettingMinutes, written) => draft.changeRecipe({ wettingMinutes }, written)}
           />
-        ) : (
-          <Button
-            aria-label={`Leave out goods line ${index + 1}`}
-            onClick={() =>
-              draft.changeRecipe(({ goods }) => ({ goods: goods.filter((other) => other.id !== line.id) }))
-            }
-          >
-            Leave out
-          </Button>
+        </>
+      )}{' '}
+      <Further label={`More about goods line ${index + 1}`} usual={usual}>
+        , weighed in all{' '}
+        <DraftAmount
+          draft={draft}
+          path={`goods.${line.id}.weighedGrams`}
+          label="Weighed, whole line"
+          kind="fiberMass"
+          value={line.weighedGrams ?? undefined}
+          onChange={(weighedGrams, written) => set({ weighedGrams }, written)}
+        />
+        , as{' '}
+        <SaidChoice
+          label="Form"
+          value={line.form ?? ''}
+          options={[
+            {
+              value: '',
+              label: base ? `${base.form}, as the base` : 'as the base',
+              said: base?.form ?? 'the base is',
+            },
+            ...FORMS.filter((form) => form !== base?.form || form === line.form).map((form) => ({
+              value: form,
+              label: form,
+            })),
+          ]}
+          onChange={(form) => set({ form: form === '' ? null : form })}
+        />
+        ,{' '}
+        <SaidChoice
+          label="Ground"
+          value={line.dyedOverHex === null ? 'undyed' : 'dyed'}
+          options={[
+            { value: 'undyed', label: 'undyed' },
+            { value: 'dyed', label: 'dyed already, overdye', said: 'dyed already' },
+          ]}
+          onChange={(ground) => set({ dyedOverHex: ground === 'undyed' ? null : '#9a8f6a' })}
+        />{' '}
+        {line.dyedOverHex !== null && (
+          <SaidColor
+            label="Its color"
+            value={line.dyedOverHex}
+            onChange={(dyedOverHex) => set({ dyedOverHex })}
+          />
         )}
-        <Button
-          aria-expanded={more}
-          aria-label={`More about goods line ${index + 1}`}
-          onClick={() => setMore(!more)}
-          sx={{ px: 0.5, minWidth: 0 }}
-        >
-          {more ? 'Less' : 'More'}
-        </Button>
-      </Box>
-      {more && (
-        <Box
-          sx={{
-            display: 'grid',
-            gap: 1,
-            gridTemplateColumns: { xs: '1fr 1fr', lg: '1fr 1fr 1.3fr auto' },
-            alignItems: 'start',
-          }}
-        >
-          <DraftAmount
-            draft={draft}
-            path={`goods.${line.id}.weighedGrams`}
-            label="Weighed, whole line"
-            kind="fiberMass"
-            value={line.weighedGrams ?? undefined}
-            onChange={(weighedGrams, written) => set({ weighedGrams }, written)}
-          />
-          <Choice
-            label="Form"
-            value={line.form ?? ''}
-            options={[
-              { value: '', label: base ? `${base.form}, as the base` : 'as the base' },
-              ...FORMS.filter((form) => form !== base?.form || form === line.form).map((form) => ({
-                value: form,
-                label: form,
-              })),
-            ]}
-            onChange={(form) => set({ form: form === '' ? null : form })}
-          />
-          <Box
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: line.dyedOverHex === null ? '1fr' : '1fr 60px',
-              gap: 1,
-            }}
-          >
-            <Choice
-              label="Ground"
-              value={line.dyedOverHex === null ? 'undyed' : 'dyed'}
-              options={[
-                { value: 'undyed', label: 'undyed' },
-                { value: 'dyed', label: 'dyed already, overdye' },
-              ]}
-              onChange={(ground) => set({ dyedOverHex: ground === 'undyed' ? null : '#9a8f6a' })}
-            />
-            {line.dyedOverHex !== null && (
-              <TextLine
-                label="Its color"
-                type="color"
-                value={line.dyedOverHex}
-                onChange={(dyedOverHex) => set({ dyedOverHex })}
-              />
-            )}
-          </Box>
-          {recipe.goods.length > 1 && (
-            <Tick
+        {recipe.goods.length > 1 && (
+          <>
+            , goes in{' '}
+            <SaidChoice
               label="Catch-up"
-              checked={line.catchUp}
-              onChange={(catchUp) => set({ catchUp })}
-              title="Goes in last to catch what is left; not counted in the depth"
+              value={line.catchUp ? 'last' : 'with'}
+              options={[
+                { value: 'with', label: 'with the others' },
+                {
+                  value: 'last',
+                  label: 'last, to catch what is left; not counted in the depth',
+                  said: 'last, to catch what is left',
+                },
+              ]}
+              onChange={(when) => set({ catchUp: when === 'last' })}
             />
-          )}
-        </Box>
+          </>
+        )}
+      </Further>
+      {index > 0 && (
+        <SmallKey
+          label={`Leave out goods line ${index + 1}`}
+          onPress={() =>
+            draft.changeRecipe(({ goods }) => ({ goods: goods.filter((other) => other.id !== line.id) }))
+          }
+        />
       )}
-    </Box>
+    </Sentence>
   );
 }
 

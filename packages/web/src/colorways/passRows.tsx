@@ -1,6 +1,4 @@
 import { lazy, Suspense, useState } from 'react';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import {
@@ -21,19 +19,21 @@ import {
   threeFigures,
   readingOf,
 } from '@ythrion/core';
-import { AcidFields } from '../parts/AcidFields';
+import { AcidSentence } from '../sentence/AcidSentence';
 import { AcidResult } from '../parts/AcidResult';
 import { FigureText } from '../parts/FigureText';
 import { Notices } from '../parts/Notices';
 import { PourResult } from '../parts/PourResult';
+import { SmallKey } from '../sentence/SmallKey';
+import { Sentence } from '../sentence/Sentence';
 import type { StageRow } from '../parts/YarnStage';
-import { DyeFields } from './DyeFields';
-import { HeatFields } from './HeatFields';
-import { hasMethodFields, MethodFields } from './MethodFields';
+import { DyeSentence } from './DyeSentence';
+import { HeatSentence } from './HeatSentence';
+import { hasMethodSentence, MethodSentence } from './MethodSentence';
 import { sectionRow } from './sectionRow';
 import { DraftAmount } from './DraftAmount';
 import type { Draft } from './useDraft';
-import { WayFields } from './WayFields';
+import { WaySentence } from './WaySentence';
 
 const PhChart = lazy(async () => ({ default: (await import('./PhChart')).PhChart }));
 
@@ -45,6 +45,9 @@ export interface PassRowsInputs {
   formulation: Formulation;
   shelf: ShelfResponse;
   index: number;
+  /** The row or pass that was added a moment ago. */
+  added: string | null;
+  onAdded: (id: string) => void;
 }
 
 /** The rows of an open pass: what is decided on the left, what it comes to on the right. */
@@ -55,14 +58,22 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
   return [
     {
       key: 'way',
-      left: <WayFields draft={draft} pass={pass} planned={planned} first={index === 0} />,
+      left: (
+        <WaySentence
+          draft={draft}
+          pass={pass}
+          planned={planned}
+          first={index === 0}
+          justAdded={inputs.added === pass.id}
+        />
+      ),
       right: <WaterResult planned={planned} />,
     },
-    ...(hasMethodFields(pass)
+    ...(hasMethodSentence(pass)
       ? [
           {
             key: 'method',
-            left: <MethodFields draft={draft} pass={pass} shelf={inputs.shelf} />,
+            left: <MethodSentence draft={draft} pass={pass} shelf={inputs.shelf} />,
             right: <MethodResult planned={planned} />,
           },
         ]
@@ -85,7 +96,7 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
       ? [
           {
             key: 'heat',
-            left: <HeatFields draft={draft} pass={pass} />,
+            left: <HeatSentence draft={draft} pass={pass} />,
             right: planned.heat && (
               <Typography variant="body2" component="div">
                 <FigureText figure={planned.heat.rise} name="Time to heat" px={20} /> to get there, then{' '}
@@ -101,7 +112,8 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
           {
             key: 'top-up',
             left: (
-              <Box sx={{ display: 'grid', gridTemplateColumns: '1fr auto', gap: 1 }}>
+              <Sentence>
+                Top up with{' '}
                 <DraftAmount
                   draft={draft}
                   path={`passes.${pass.id}.topUpMl`}
@@ -110,8 +122,12 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
                   value={pass.topUpMl}
                   onChange={(topUpMl, written) => draft.changePass(pass.id, { topUpMl }, written)}
                 />
-                <Button onClick={() => draft.changePass(pass.id, { topUpMl: 0 })}>Leave out</Button>
-              </Box>
+                {' of water'}
+                <SmallKey
+                  label="Leave out the top-up"
+                  onPress={() => draft.changePass(pass.id, { topUpMl: 0 })}
+                />
+              </Sentence>
             ),
             right: planned.topUp && (
               <Typography variant="body2" component="div">
@@ -138,12 +154,23 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
   ];
 }
 
-function dyeRow({ draft, pass, planned, plan, formulation, shelf }: PassRowsInputs, line: DyeLine): StageRow {
+function dyeRow(
+  { draft, pass, planned, plan, formulation, shelf, added }: PassRowsInputs,
+  line: DyeLine,
+): StageRow {
   const pour = planned.pours.find((candidate) => candidate.lineId === line.id);
   return {
     key: line.id,
     left: (
-      <DyeFields draft={draft} pass={pass} line={line} plan={plan} formulation={formulation} shelf={shelf} />
+      <DyeSentence
+        draft={draft}
+        pass={pass}
+        line={line}
+        plan={plan}
+        formulation={formulation}
+        shelf={shelf}
+        justAdded={added === line.id}
+      />
     ),
     right: pour ? <PourResult pour={pour} /> : null,
   };
@@ -155,32 +182,38 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
   const fields = [
     ...(uses('parts')
       ? [
-          <DraftAmount
-            key="parts"
-            draft={draft}
-            path={`passes.${pass.id}.partsDepthPercent`}
-            label="All parts together"
-            kind="dos"
-            value={pass.partsDepthPercent}
-            onChange={(partsDepthPercent, written) =>
-              draft.changePass(pass.id, { partsDepthPercent }, written)
-            }
-          />,
+          <span key="parts">
+            All parts together are{' '}
+            <DraftAmount
+              draft={draft}
+              path={`passes.${pass.id}.partsDepthPercent`}
+              label="All parts together"
+              kind="dos"
+              value={pass.partsDepthPercent}
+              onChange={(partsDepthPercent, written) =>
+                draft.changePass(pass.id, { partsDepthPercent }, written)
+              }
+            />{' '}
+            depth
+          </span>,
         ]
       : []),
     ...(uses('print')
       ? [
-          <DraftAmount
-            key="print"
-            draft={draft}
-            path={`passes.${pass.id}.printDepthPercent`}
-            label="100 % ink is"
-            kind="dos"
-            value={pass.printDepthPercent}
-            onChange={(printDepthPercent, written) =>
-              draft.changePass(pass.id, { printDepthPercent }, written)
-            }
-          />,
+          <span key="print">
+            100 % of an ink is{' '}
+            <DraftAmount
+              draft={draft}
+              path={`passes.${pass.id}.printDepthPercent`}
+              label="100 % ink is"
+              kind="dos"
+              value={pass.printDepthPercent}
+              onChange={(printDepthPercent, written) =>
+                draft.changePass(pass.id, { printDepthPercent }, written)
+              }
+            />{' '}
+            depth
+          </span>,
         ]
       : []),
   ];
@@ -189,7 +222,7 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
     : [
         {
           key: 'shared depth',
-          left: <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>{fields}</Box>,
+          left: <Sentence>{fields}</Sentence>,
           right: uses('print') ? (
             <Typography variant="body2">
               A print value is a place to start, no match: dab it, then correct one dye at a time.
@@ -216,7 +249,7 @@ function acidRow({ draft, pass, planned, formulation, shelf }: PassRowsInputs, d
   return {
     key: `acid-${dose.id}`,
     left: (
-      <AcidFields
+      <AcidSentence
         dose={dose}
         written={draft.colorway.asWritten[path]}
         restate={(basis) => restated(acid, basis) ?? dose.value}

@@ -1,16 +1,20 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { sectionsOf, withAnotherDye, type Pass, type PlannedPart, type Section } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
-import { QuantityField } from '../parts/QuantityField';
-import { TextLine } from '../parts/TextLine';
+import { SmallKey } from '../sentence/SmallKey';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidText } from '../sentence/SaidText';
+import { Sentence } from '../sentence/Sentence';
 import type { StageRow } from '../parts/YarnStage';
 import type { PassRowsInputs } from './passRows';
 
 /** One painted section: its name and share on the left, its paint on the right. */
-export function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, section: Section): StageRow {
+export function sectionRow(
+  { draft, pass, planned, shelf, onAdded }: PassRowsInputs,
+  section: Section,
+): StageRow {
   const part = planned.parts.find((candidate) => candidate.id === section.id);
   const sections = sectionsOf(pass.method);
   const set = (changes: Partial<Section>): void =>
@@ -22,41 +26,36 @@ export function sectionRow({ draft, pass, planned, shelf }: PassRowsInputs, sect
   return {
     key: `section-${section.id}`,
     left: (
-      <Box
-        sx={{
-          display: 'grid',
-          gap: 1,
-          gridTemplateColumns: { xs: '1fr 1fr', lg: '1.4fr 1fr auto auto' },
-          alignItems: 'start',
-        }}
-      >
-        <TextLine label="Section" value={section.name} maxLength={80} onChange={(name) => set({ name })} />
-        <QuantityField
+      <Sentence>
+        <SaidText label="Section" value={section.name} maxLength={80} onChange={(name) => set({ name })} /> on{' '}
+        <SaidAmount
           label={`Share of ${section.name}`}
           kind="sharePercent"
           value={section.sharePercent}
           onChange={(sharePercent) => set({ sharePercent })}
-        />
+        />{' '}
+        of the goods
         <Button
+          size="small"
+          aria-label={`Add a dye to ${section.name}`}
+          sx={{ minHeight: 32, ml: 1, px: 1 }}
           onClick={() => {
             const id = newId();
+            onAdded(id);
             draft.changePass(pass.id, ({ dyes }) => ({
               dyes: withAnotherDye(dyes, id, shelf, section.id),
             }));
           }}
         >
-          Add a dye to {section.name}
+          Add a dye
         </Button>
         {sections.length > 1 && (
-          <Button
-            aria-label={`Leave out ${section.name}`}
-            sx={{ minWidth: 40, px: 0 }}
-            onClick={() => draft.changePass(pass.id, (now) => withoutSection(now, section.id))}
-          >
-            ✕
-          </Button>
+          <SmallKey
+            label={`Leave out ${section.name}`}
+            onPress={() => draft.changePass(pass.id, (now) => withoutSection(now, section.id))}
+          />
         )}
-      </Box>
+      </Sentence>
     ),
     right: part ? <PartResult part={part} /> : null,
   };

@@ -35,7 +35,7 @@ export function usePassActions(
     opened(pass.id);
   };
   return {
-    add: (kind) => append(newPass(newId(), kind, shelf, newId)),
+    add: (kind) => append(newPass(newId(), kind, shelf, newId, passes.at(-1))),
     addPattern: (pattern) => append(passFromPattern(pattern, newId)),
     duplicate: (pass) =>
       append(

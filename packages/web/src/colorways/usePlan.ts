@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import {
   FieldError,
   firstFree,
-  formulate,
+  formulateColorway,
   planFormulation,
   potNeedsMl,
   type Colorway,
@@ -26,17 +26,17 @@ export interface DraftPlan {
  * large enough. @param inUse batches by the vessel they stand in
  */
 export function usePlan(
-  { name, recipe }: Colorway,
+  { name, recipe, asWritten }: Colorway,
   shelf: ShelfResponse,
   inUse: ReadonlyMap<string, string>,
 ): DraftPlan {
   const now = useMemo(() => {
     const context = { left: shelf.stockLeft, today: new Date().toISOString() };
-    const first = planOrWhy(name, recipe, shelf, context);
+    const first = planOrWhy({ name, recipe, asWritten }, shelf, context);
     if (recipe.potId !== null || !first.plan) return first;
     const pot = firstFree(vesselChoices(shelf.pots, inUse, potNeedsMl(recipe, first.plan)));
-    return pot ? planOrWhy(name, { ...recipe, potId: pot.id }, shelf, context) : first;
-  }, [name, recipe, shelf, inUse]);
+    return pot ? planOrWhy({ name, asWritten, recipe: { ...recipe, potId: pot.id } }, shelf, context) : first;
+  }, [name, recipe, asWritten, shelf, inUse]);
   const [good, setGood] = useState(now);
   if (now.problem === null && now !== good) setGood(now);
   return now.problem === null ? now : { ...good, problem: now.problem };
@@ -44,13 +44,12 @@ export function usePlan(
 
 /** The plan of a recipe, or why there is none: what was saved once may not be possible with the shelf of today. */
 export function planOrWhy(
-  name: string,
-  recipe: Colorway['recipe'],
+  colorway: Pick<Colorway, 'name' | 'recipe' | 'asWritten'>,
   shelf: Shelf,
   context: PlanContext = {},
 ): DraftPlan {
   try {
-    const formulation = formulate(name, recipe, shelf);
+    const formulation = formulateColorway(colorway, shelf);
     return { formulation, plan: planFormulation(formulation, context), problem: null };
   } catch (error) {
     if (!(error instanceof FieldError)) throw error;

@@ -1,8 +1,9 @@
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
+import { measuresOf, USUAL_MEASURES } from '@ythrion/core';
 import { Waiting } from '../parts/Waiting';
-import { StudioSpoons } from '../parts/studioSpoons';
+import { StudioMeasures } from '../parts/studioMeasures';
 import { useRunning, useShelf } from '../studio/queries';
 import { useAccess } from '../studio/access';
 import { Guard } from './Guard';
@@ -46,9 +47,9 @@ export function Frame() {
         <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
           <Guard key={pathname}>
             <Suspense fallback={<Waiting />}>
-              <WithSpoons>
+              <WithMeasures>
                 <Outlet />
-              </WithSpoons>
+              </WithMeasures>
             </Suspense>
           </Guard>
         </Box>
@@ -64,9 +65,11 @@ export function Frame() {
   );
 }
 
-/** Amounts in the studio's own spoons; apart, so that a change of the shelf draws nothing else of the frame anew. */
-function WithSpoons({ children }: { children: ReactNode }) {
-  return <StudioSpoons value={useShelf().data?.studio.spoons ?? 'US'}>{children}</StudioSpoons>;
+/** Amounts in the studio's own measures; apart, so that a change of the shelf draws nothing else of the frame anew. */
+function WithMeasures({ children }: { children: ReactNode }) {
+  const studio = useShelf().data?.studio;
+  const measures = useMemo(() => (studio ? measuresOf(studio) : USUAL_MEASURES), [studio]);
+  return <StudioMeasures value={measures}>{children}</StudioMeasures>;
 }
 
 /** The hob once a pot is wet; apart, so that a tap at a pot draws nothing else of the frame anew. */

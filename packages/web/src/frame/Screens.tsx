@@ -19,6 +19,9 @@ const Batch = lazy(async () => ({ default: (await import('../book/BatchScreen'))
 const DyeAgain = lazy(async () => ({
   default: (await import('../book/again/DyeAgainScreen')).DyeAgainScreen,
 }));
+const StartStudio = lazy(async () => ({
+  default: (await import('../shelf/StartStudioScreen')).StartStudioScreen,
+}));
 const Shelf = lazy(async () => ({ default: (await import('../shelf/ShelfScreen')).ShelfScreen }));
 const Pots = lazy(async () => ({ default: (await import('../pots/PotsScreen')).PotsScreen }));
 const StartPot = lazy(async () => ({ default: (await import('../pots/StartPotScreen')).StartPotScreen }));
@@ -39,6 +42,7 @@ export function Screens() {
           <Route path="book/remember" element={<Remember />} />
           <Route path="book/:id" element={<Batch />} />
           <Route path="book/:id/again" element={<DyeAgain />} />
+          <Route path="shelf/start" element={<StartStudio />} />
           <Route path="shelf/:resource?/:id?" element={<Shelf />} />
           <Route path="pots" element={<Pots />} />
           <Route path="pots/new" element={<StartPot />} />

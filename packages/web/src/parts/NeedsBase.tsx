@@ -8,9 +8,14 @@ export function NeedsBase({ what }: { what: string }) {
   return (
     <Box sx={{ p: 3, display: 'grid', gap: 2, justifyItems: 'start' }}>
       <Typography>{what} needs goods, and there is no yarn base on the shelf yet.</Typography>
-      <Button variant="contained" component={Link} to="/shelf/bases/new">
-        Put a base on the shelf
-      </Button>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="contained" component={Link} to="/shelf/bases/new">
+          Put a base on the shelf
+        </Button>
+        <Button variant="outlined" component={Link} to="/shelf/start">
+          Set up the studio
+        </Button>
+      </Box>
     </Box>
   );
 }

@@ -13,8 +13,6 @@ export interface YarnStageProps {
   title: string;
   /** Stands before the title: the handle of a stage that can be moved. */
   lead?: ReactNode;
-  /** One sentence beside the title. */
-  summary?: ReactNode;
   /** What can be added to this stage, at the end of its title line. */
   action?: ReactNode;
   /** Drawn on the line, in the middle. */
@@ -31,7 +29,7 @@ export const YARN_WIDTH = 132;
  * A stage of the yarn's way down the page: decisions on the left, what they come to on the right of the same row,
  * the yarn between. On a phone the line moves to the left edge and the right side comes under the left.
  */
-export function YarnStage({ title, lead, summary, action, yarn, rows, end }: YarnStageProps) {
+export function YarnStage({ title, lead, action, yarn, rows, end }: YarnStageProps) {
   return (
     <Box
       component="section"
@@ -39,7 +37,7 @@ export function YarnStage({ title, lead, summary, action, yarn, rows, end }: Yar
       sx={{
         display: 'grid',
         columnGap: 2,
-        rowGap: 1,
+        rowGap: 0.5,
         px: { xs: 1.5, sm: 2 },
         alignItems: 'start',
         gridTemplateColumns: {
@@ -53,7 +51,8 @@ export function YarnStage({ title, lead, summary, action, yarn, rows, end }: Yar
         sx={{
           gridColumn: { xs: 2, md: 1 },
           display: 'flex',
-          gap: 1,
+          flexWrap: { xs: 'wrap', md: 'nowrap' },
+          columnGap: 1,
           alignItems: 'baseline',
           borderTop: 1,
           borderColor: 'divider',
@@ -61,16 +60,14 @@ export function YarnStage({ title, lead, summary, action, yarn, rows, end }: Yar
         }}
       >
         {lead}
-        <Typography variant="h2">{title}</Typography>
-        <Typography
-          variant="body2"
-          color="text.secondary"
-          component="div"
-          sx={{ display: { xs: 'none', sm: 'block' } }}
-        >
-          {summary}
+        <Typography variant="h2" noWrap sx={{ minWidth: 0 }}>
+          {title}
         </Typography>
-        {action && <Box sx={{ ml: 'auto', my: '-6px' }}>{action}</Box>}
+        {action && (
+          <Box sx={{ ml: 'auto', my: '-6px', flex: 'none', '& .MuiButton-root': { px: 1, minWidth: 0 } }}>
+            {action}
+          </Box>
+        )}
       </Box>
       <Box
         sx={{
@@ -127,9 +124,7 @@ export function YarnStage({ title, lead, summary, action, yarn, rows, end }: Yar
             sx={{
               gridColumn: { xs: 2, md: 3 },
               minWidth: 0,
-              minHeight: { md: 44 },
-              display: 'flex',
-              alignItems: 'center',
+              pt: { md: '5px' },
             }}
           >
             <Box sx={{ minWidth: 0, width: '100%' }}>{row.right}</Box>

@@ -8,7 +8,7 @@ export function everythingReads(): boolean {
   const unread = document.querySelector<HTMLInputElement>('[data-quantity="unread"]');
   if (!unread) return true;
   unread.focus();
-  const name = unread.labels?.[0]?.textContent ?? 'this field';
+  const name = unread.ariaLabel ?? unread.labels?.[0]?.textContent ?? 'this field';
   const typed = unread.value.trim();
   say(
     typed === ''

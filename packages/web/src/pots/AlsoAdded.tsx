@@ -70,8 +70,8 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
           measured && (
             <Box key={event.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 44 }}>
               <Typography sx={{ flex: 1 }}>
-                ✓ Also added <strong>{formatAmount(measured.amount, measured.unit)}</strong>
-                {event.written !== '' && ` (${event.written})`} of{' '}
+                ✓ Also added <strong>{event.written || formatAmount(measured.amount, measured.unit)}</strong>
+                {event.written !== '' && ` (${formatAmount(measured.amount, measured.unit)})`} of{' '}
                 {materialName(measured.material, [...shelf.dyes, ...batch.formulation.dyes])}
               </Typography>
               <Button size="small" onClick={() => void recorder.record(strikeOut(event))}>

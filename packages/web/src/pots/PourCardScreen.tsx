@@ -38,7 +38,7 @@ export function PourCardScreen() {
 function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   useAwake();
   const now = useNow(5);
-  const view = useMemo(() => potView(batch, shelf.dyes), [batch, shelf.dyes]);
+  const view = useMemo(() => potView(batch, shelf.dyes, shelf.studio), [batch, shelf.dyes, shelf.studio]);
   const { state, reading } = view;
   const recorder = useRecord(batch);
   const closed = state.closed !== null;

@@ -94,7 +94,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
             set(line.id, { dyedOverHex: row?.hex ?? null });
           }}
           onChange={(changes) => set(line.id, changes)}
-          onLeaveOut={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
+          onSmallKey={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
         />
       ))}
       <Button
@@ -147,7 +147,7 @@ function GoodsFields({
   book,
   onDyedIn,
   onChange,
-  onLeaveOut,
+  onSmallKey,
 }: {
   line: GoodsLine;
   which: string;
@@ -157,7 +157,7 @@ function GoodsFields({
   book: readonly BatchSummary[];
   onDyedIn: (row: BatchSummary | null) => void;
   onChange: (changes: Partial<GoodsLine>) => void;
-  onLeaveOut: (() => void) | null;
+  onSmallKey: (() => void) | null;
 }) {
   return (
     <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1fr auto' } }}>
@@ -195,7 +195,7 @@ function GoodsFields({
           onChange={(id) => onDyedIn(book.find((row) => row.id === id) ?? null)}
         />
       </Box>
-      {onLeaveOut && <Button onClick={onLeaveOut}>Leave out</Button>}
+      {onSmallKey && <Button onClick={onSmallKey}>Leave out</Button>}
     </Box>
   );
 }

@@ -15,6 +15,7 @@ import {
   momentWords,
   MUST_ACKNOWLEDGE,
   quantityFor,
+  saidBySpoon,
   readingOf,
   strikeOut,
   type CautionName,
@@ -28,6 +29,7 @@ import { studioNowMs } from '../api/studioClock';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
 import { Later } from '../parts/Later';
+import { Spoken } from '../parts/Spoken';
 import { QuantityField } from '../parts/QuantityField';
 import type { Recorder } from '../batch/useRecord';
 
@@ -64,6 +66,7 @@ function isSameLine(one: StepLineProps, other: StepLineProps): boolean {
     one.reading.batch.card === other.reading.batch.card &&
     one.reading.dyes === other.reading.dyes &&
     one.shelf.studio === other.shelf.studio &&
+    one.reading.studio === other.reading.studio &&
     one.recorder === other.recorder &&
     one.acknowledged.length === other.acknowledged.length
   );
@@ -93,7 +96,12 @@ function Line({ reading, current, ...props }: StepLineProps) {
         ○
       </Typography>
       <Typography sx={{ flex: 1 }}>{words.title}</Typography>
-      {words.measure && <Amount value={words.measure.amount.value} unit={words.measure.unit} px={19} />}
+      {words.measure &&
+        (words.measure.bySpoon?.first ? (
+          <Spoken words={words.measure.bySpoon.words} px={19} />
+        ) : (
+          <Amount value={words.measure.amount.value} unit={words.measure.unit} px={19} />
+        ))}
       {words.measure && !closed && !needsWord && <SkipAhead line={line} words={words} recorder={recorder} />}
     </Box>
   );
@@ -116,6 +124,10 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
   const asked = amountOf(line.line.act);
   const { poured: got, done } = line;
   const written = done.length === 1 ? done[0]?.written : undefined;
+  const metric = got ? formatAmount(got.amount, got.unit) : '';
+  const planned = words.measure?.bySpoon;
+  const asPlanned = asked !== null && got?.amount === asked.amount;
+  const said = written && saidBySpoon(written) ? written : asPlanned && planned?.first ? planned.words : null;
   const off = asked && got && Math.abs(got.amount - asked.amount) > 0.005 * asked.amount;
   return (
     <Box
@@ -137,8 +149,9 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
         {words.title}
         {got && (
           <>
-            , <strong>{formatAmount(got.amount, got.unit)}</strong>
-            {written && ` (${written})`}
+            , <strong>{said ?? metric}</strong>
+            {said !== null && ` (${metric})`}
+            {said === null && written && ` (${written})`}
             {done.length > 1 && `, entered ${done.length === 2 ? 'twice' : `${done.length} times`}`}
           </>
         )}

@@ -1,7 +1,7 @@
-import Box from '@mui/material/Box';
 import { QUICK_ACIDS, readingOf, type AcidDose, type Studio } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
-import { DoseField } from '../parts/DoseField';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { SaidDose } from '../sentence/SaidDose';
+import { Sentence } from '../sentence/Sentence';
 
 /** Vinegar or citric, by the liter until what is typed says otherwise: `2 tbsp` is an amount in all. */
 export function QuickAcid({
@@ -17,8 +17,8 @@ export function QuickAcid({
 }) {
   const citric = acid.material === 'citric';
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr' }}>
-      <Choice
+    <Sentence>
+      <SaidChoice
         label="Acid"
         value={citric ? 'citric' : 'vinegar'}
         options={[
@@ -30,7 +30,8 @@ export function QuickAcid({
           onChange({ ...QUICK_ACIDS[material], ...(acid.basis === 'gPerL' && { value: acid.value }) }, '')
         }
       />
-      <DoseField
+      ,{' '}
+      <SaidDose
         label={
           acid.basis === 'gPerL' ? `${citric ? 'Citric' : 'Acetic'} acid per liter` : DOSE_LABELS[acid.basis]
         }
@@ -38,9 +39,11 @@ export function QuickAcid({
         reading={readingOf({ kind: 'acid', acid: acid.material }, { studio, dyes: [] })}
         written={written}
         onChange={onChange}
-      />
-    </Box>
+      />{' '}
+      {SAID[acid.basis]}
+    </Sentence>
   );
 }
 
+const SAID = { gPerL: 'of bath', amount: 'in all', percentOfGoods: 'of the goods' };
 const DOSE_LABELS = { amount: 'Acid in all', percentOfGoods: 'Acid on goods' };

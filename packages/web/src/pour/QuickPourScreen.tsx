@@ -4,16 +4,23 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
+  anotherQuickDye,
   DEFAULT_STUDIO,
-  formulate,
+  dyePath,
+  FIRST_POUR,
+  formulateColorway,
   keepQuickPour,
-  planFormulation,
+  keptPour,
   QUICK_ACIDS,
-  quickFormulation,
-  usualSet,
-  type QuickPour,
-  type Studio,
+  QUICK_SCHOOLS,
+  readingOf,
+  sayDyeIn,
   spoken,
+  spoonSetOf,
+  waterSaid,
+  type QuickPour,
+  type School,
+  type Studio,
 } from '@ythrion/core';
 import { everythingReads } from '../parts/everythingReads';
 import { studioNow } from '../api/studioClock';
@@ -21,66 +28,80 @@ import { saidOf } from '../api/client';
 import { useBeginBatch, useImportDocument, useShelf } from '../studio/queries';
 import { AcidResult } from '../parts/AcidResult';
 import { CautionList } from '../parts/CautionList';
-import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
 import { newId } from '../parts/newId';
 import { Notices } from '../parts/Notices';
 import { PourResult } from '../parts/PourResult';
-import { QuantityField } from '../parts/QuantityField';
-import { SetFields } from '../parts/SetFields';
 import { SetResult } from '../parts/SetResult';
-import { TextLine } from '../parts/TextLine';
 import { Totals } from '../parts/Totals';
+import { writtenAs, writtenUnder } from '../parts/writtenUnder';
 import { YarnStage } from '../parts/YarnStage';
-import { QuickAcid } from './QuickAcid';
 import { useStoredState } from '../parts/useStoredState';
 import { say } from '../parts/say';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { SaidColor } from '../sentence/SaidColor';
+import { SaidDye } from '../sentence/SaidDye';
+import { SaidText } from '../sentence/SaidText';
+import { Sentence } from '../sentence/Sentence';
+import { SetSentence } from '../sentence/SetSentence';
+import { SmallKey } from '../sentence/SmallKey';
+import { QuickAcid } from './QuickAcid';
+import { useQuickPlan } from './useQuickPlan';
 
 const FIRST_HEXES = ['#2c4f8f', '#a8324a', '#c98b1d', '#3f7a58'] as const;
-const START: QuickPour = {
-  fiber: 'wool',
-  grams: 100,
-  strengthPercent: 1,
-  liquorRatio: 30,
-  acid: QUICK_ACIDS.vinegar,
-  set: usualSet('simmer'),
-  dyes: [{ id: 'q1', name: 'First dye', swatchHex: FIRST_HEXES[0], dosPercent: 0.5 }],
-};
-
-/** A quick pour as this browser keeps it, with what was typed for its amounts. */
-type KeptPour = QuickPour & { written?: Record<string, string> };
 
 /** The first thing a newcomer meets: amounts at once, no set-up. */
 export function QuickPourScreen() {
-  const [quick, setQuick] = useStoredState<KeptPour>('quick-pour', START);
+  const [kept, setQuick] = useStoredState<Parameters<typeof keptPour>[0]>('quick-pour', FIRST_POUR);
+  const quick = useMemo(() => keptPour(kept), [kept]);
   const change = (changes: Partial<QuickPour>, written: Record<string, string> = {}): void =>
     setQuick({ ...quick, ...changes, written: { ...quick.written, ...written } });
-  const studio = useShelf().data?.studio;
-  const currency = studio?.currency ?? '';
-  const plan = useMemo(
-    () => planFormulation(quickFormulation(quick, (what) => what, studio)),
-    [quick, studio],
-  );
+  const studio = useShelf().data?.studio ?? DEFAULT_STUDIO;
+  const { plan, formulation, problem } = useQuickPlan(quick, studio);
   const pass = plan.passes[0];
   const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>, written = {}): void =>
     change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) }, written);
-  const addDye = (): void =>
+  const [added, setAdded] = useState<string | null>(null);
+  // How often it was chosen what the water goes by: the word then says it anew.
+  const [waterTurned, setWaterTurned] = useState(0);
+  const addDye = (): void => {
+    const id = `q${quick.dyes.length + 1}-${newId().slice(-6)}`;
+    setAdded(id);
     change({
-      dyes: [
-        ...quick.dyes,
-        {
-          id: `q${quick.dyes.length + 1}-${newId().slice(-6)}`,
-          name: `Dye ${quick.dyes.length + 1}`,
-          swatchHex: FIRST_HEXES[quick.dyes.length % 4] ?? FIRST_HEXES[0],
-          dosPercent: 0.25,
-        },
-      ],
+      dyes: [...quick.dyes, anotherQuickDye(quick, id, FIRST_HEXES[quick.dyes.length % 4] ?? FIRST_HEXES[0])],
     });
+  };
   const setFor = (fiber: QuickPour['fiber']): Partial<QuickPour> =>
     fiber === 'silk' && quick.set.temperatureC > 88
       ? { fiber, set: { ...quick.set, temperatureC: 82 } }
       : { fiber };
+  const reading = readingOf({ kind: 'dye', dyeId: '', strengthPercent: null }, { studio, dyes: [] });
+  const sayIn = (lineId: string, to: School): void => {
+    const [standing] = formulation.recipe.passes;
+    const said =
+      standing &&
+      sayDyeIn(to, {
+        pass: standing,
+        lineId,
+        wogGrams: plan.wog.value,
+        from: formulation,
+        written: quick.written,
+        reading,
+        spoons: spoonSetOf(studio),
+      });
+    if (!said) return;
+    const { dyes, partsDepthPercent } = said.pass;
+    const entryOf = new Map(dyes.map(({ id, entry }) => [id, entry]));
+    change(
+      {
+        partsDepthPercent,
+        dyes: quick.dyes.map((dye) => ({ ...dye, entry: entryOf.get(dye.id) ?? dye.entry })),
+      },
+      said.written,
+    );
+  };
 
   return (
     <Box sx={{ pb: 3 }}>
@@ -101,7 +122,12 @@ export function QuickPourScreen() {
           tsp, 200F.
         </Typography>
       </Box>
-      <Totals plan={plan} currency={currency} />
+      <Totals plan={plan} currency={studio.currency} />
+      {problem !== null && (
+        <Typography role="alert" sx={{ px: 2, py: 0.75, fontWeight: 600, borderBottom: 1 }}>
+          ✕ {problem} The figures below are those from before.
+        </Typography>
+      )}
       <YarnStage
         title="Goods"
         end="top"
@@ -118,16 +144,25 @@ export function QuickPourScreen() {
           {
             key: 'goods',
             left: (
-              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr 1fr' }}>
-                <QuantityField
+              <Sentence>
+                <SaidAmount
+                  label="Count"
+                  kind="count"
+                  value={quick.count}
+                  written={quick.written['goods.g1.count']}
+                  onChange={(count, as) => change({ count }, { 'goods.g1.count': as })}
+                />{' '}
+                ×{' '}
+                <SaidAmount
                   autoFocus
                   label="Yarn, dry"
                   kind="fiberMass"
                   value={quick.grams}
-                  written={quick.written?.grams}
-                  onChange={(grams, as) => change({ grams }, { grams: as })}
-                />
-                <Choice
+                  written={quick.written['goods.g1.gramsEach']}
+                  onChange={(grams, as) => change({ grams }, { 'goods.g1.gramsEach': as })}
+                />{' '}
+                of{' '}
+                <SaidChoice
                   label="Fiber"
                   value={quick.fiber}
                   options={[
@@ -137,14 +172,39 @@ export function QuickPourScreen() {
                   ]}
                   onChange={(fiber) => change(setFor(fiber))}
                 />
-                <QuantityField
-                  label="Liquor ratio"
-                  kind="liquorRatio"
-                  value={quick.liquorRatio}
-                  written={quick.written?.liquorRatio}
-                  onChange={(liquorRatio, as) => change({ liquorRatio }, { liquorRatio: as })}
+                , in{' '}
+                <SaidAmount
+                  key={waterTurned}
+                  label={quick.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
+                  kind={quick.water.basis === 'ratio' ? 'liquorRatio' : 'volume'}
+                  value={quick.water.value}
+                  written={quick.written['passes.p1.water']}
+                  onChange={(value, as) =>
+                    change({ water: { ...quick.water, value } }, { 'passes.p1.water': as })
+                  }
+                  onUnreadable={(text) => {
+                    const said = waterSaid(text, quick.water, { spoons: studio.spoons });
+                    if (said && said.basis !== 'kept') change({ water: said }, { 'passes.p1.water': text });
+                  }}
+                />{' '}
+                <SaidChoice
+                  label="Water by"
+                  value={quick.water.basis}
+                  options={[
+                    { value: 'ratio', label: 'liquor ratio' },
+                    { value: 'volume', label: 'volume of the bath', said: 'of bath' },
+                  ]}
+                  onChange={(basis) => {
+                    setWaterTurned(waterTurned + 1);
+                    const now = basis === 'ratio' ? pass?.liquorRatio : pass?.bath;
+                    if (now)
+                      change(
+                        { water: { basis, value: Number(now.value.toPrecision(3)) } },
+                        { 'passes.p1.water': '' },
+                      );
+                  }}
                 />
-              </Box>
+              </Sentence>
             ),
             right: (
               <Typography variant="body2" component="div">
@@ -162,6 +222,11 @@ export function QuickPourScreen() {
       />
       <YarnStage
         title="Dye"
+        action={
+          <Button onClick={addDye} disabled={quick.dyes.length >= 4}>
+            Add a dye
+          </Button>
+        }
         yarn={
           <Hank
             hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
@@ -176,61 +241,65 @@ export function QuickPourScreen() {
           ...quick.dyes.map((dye, i) => ({
             key: dye.id,
             left: (
-              <Box
-                sx={{
-                  display: 'grid',
-                  gap: 1,
-                  gridTemplateColumns: quick.dyes.length > 1 ? '68px 1fr 1fr 44px' : '68px 1fr 1fr',
-                }}
-              >
-                <TextLine
-                  label="Color"
-                  type="color"
+              <Sentence>
+                <SaidColor
+                  label={`Color of ${dye.name} at 1 %`}
                   value={dye.swatchHex}
                   onChange={(swatchHex) => setDye(i, { swatchHex })}
-                  input={{ 'aria-label': `Color of ${dye.name} at 1 %`, style: { padding: 4, height: 28 } }}
                 />
-                <TextLine
+                <SaidText
                   label="Dye"
                   value={dye.name}
+                  autoFocus={dye.id === added}
                   onChange={(text) => setDye(i, { name: text })}
                   maxLength={80}
                 />
-                <QuantityField
-                  label="Depth of shade"
-                  kind="dos"
-                  value={dye.dosPercent}
-                  written={quick.written?.[dye.id]}
-                  onChange={(dosPercent, as) => setDye(i, { dosPercent }, { [dye.id]: as })}
+                ,{' '}
+                <SaidDye
+                  line={{ entry: dye.entry, stockId: 'stock' }}
+                  schools={QUICK_SCHOOLS}
+                  reading={reading}
+                  written={quick.written[dyePath(dye.id, dye.entry.school)]}
+                  onChange={(entry, as) => setDye(i, { entry }, { [dyePath(dye.id, entry.school)]: as })}
+                  onSchool={(to) => sayIn(dye.id, to)}
                 />
                 {quick.dyes.length > 1 && (
-                  <Button
-                    aria-label={`Leave out ${dye.name}`}
-                    onClick={() => change({ dyes: quick.dyes.filter((_, j) => j !== i) })}
-                    sx={{ minWidth: 44, px: 0 }}
-                  >
-                    ✕
-                  </Button>
+                  <SmallKey
+                    label={`Leave out ${dye.name}`}
+                    onPress={() => change({ dyes: quick.dyes.filter((_, j) => j !== i) })}
+                  />
                 )}
-              </Box>
+              </Sentence>
             ),
             right: pass?.pours[i] ? <PourResult pour={pass.pours[i]} /> : null,
           })),
           {
             key: 'stock',
             left: (
-              <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr', alignItems: 'start' }}>
-                <QuantityField
+              <Sentence>
+                {quick.dyes.some(({ entry }) => entry.school === 'parts') && (
+                  <>
+                    All parts together are{' '}
+                    <SaidAmount
+                      label="All parts together"
+                      kind="dos"
+                      value={quick.partsDepthPercent}
+                      written={quick.written['passes.p1.partsDepthPercent']}
+                      onChange={(partsDepthPercent, as) =>
+                        change({ partsDepthPercent }, { 'passes.p1.partsDepthPercent': as })
+                      }
+                    />{' '}
+                    depth,{' '}
+                  </>
+                )}
+                from stock of{' '}
+                <SaidAmount
                   label="Stock strength"
                   kind="stockStrength"
                   value={quick.strengthPercent}
-                  written={quick.written?.strengthPercent}
-                  onChange={(strengthPercent, as) => change({ strengthPercent }, { strengthPercent: as })}
+                  onChange={(strengthPercent) => change({ strengthPercent })}
                 />
-                <Button variant="outlined" onClick={addDye} disabled={quick.dyes.length >= 4}>
-                  Add a dye
-                </Button>
-              </Box>
+              </Sentence>
             ),
             right: (
               <Typography variant="body2" color="text.secondary">
@@ -243,9 +312,9 @@ export function QuickPourScreen() {
             left: (
               <QuickAcid
                 acid={quick.acid ?? QUICK_ACIDS.vinegar}
-                studio={studio ?? DEFAULT_STUDIO}
-                written={quick.written?.acid}
-                onChange={(acid, as) => change({ acid }, { acid: as })}
+                studio={studio}
+                written={quick.written['passes.p1.acid.acid1']}
+                onChange={(acid, as) => change({ acid }, { 'passes.p1.acid.acid1': as })}
               />
             ),
             right: <AcidResult acid={pass?.acids[0] ?? null} phWindow={pass?.phWindow ?? [3.5, 5]} />,
@@ -258,10 +327,10 @@ export function QuickPourScreen() {
           {
             key: 'set',
             left: (
-              <SetFields
+              <SetSentence
                 set={quick.set}
-                written={quick.written ?? {}}
-                onChange={(set, written) => change({ set }, written)}
+                written={writtenUnder('set.', quick.written)}
+                onChange={(set, as = {}) => change({ set }, writtenAs('set.', as))}
               />
             ),
             right: <SetResult plan={plan} />,
@@ -296,7 +365,7 @@ export function QuickPourScreen() {
 }
 
 /** Turns the quick pour into a colorway, or straight into a batch. */
-function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefined }) {
+function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio }) {
   const [name, setName] = useState('');
   const take = useImportDocument();
   const begin = useBeginBatch();
@@ -316,7 +385,7 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
         colorwayVersion: 1,
         againOf: null,
         startedAt: studioNow(),
-        formulation: formulate(colorway.name, colorway.recipe, { ...document, studio }),
+        formulation: formulateColorway(colorway, { ...document, studio }),
       });
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
@@ -324,20 +393,25 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio | undefine
     }
   };
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr', lg: '1.2fr 1.1fr 0.8fr' } }}>
-      <TextLine
-        label="Name"
-        value={name}
-        onChange={setName}
-        maxLength={80}
-        placeholder="what you will call it"
-      />
-      <Button variant="outlined" disabled={take.isPending} onClick={() => void keep(false)}>
-        Keep as a colorway
-      </Button>
-      <Button variant="contained" disabled={take.isPending} onClick={() => void keep(true)}>
-        Dye it now
-      </Button>
+    <Box sx={{ display: 'grid', gap: 1 }}>
+      <Sentence>
+        Called{' '}
+        <SaidText
+          label="Name"
+          value={name}
+          onChange={setName}
+          maxLength={80}
+          placeholder="what you will call it"
+        />
+      </Sentence>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        <Button variant="contained" disabled={take.isPending} onClick={() => void keep(true)}>
+          Dye it now
+        </Button>
+        <Button variant="outlined" disabled={take.isPending} onClick={() => void keep(false)}>
+          Keep as a colorway
+        </Button>
+      </Box>
     </Box>
   );
 }

@@ -78,6 +78,11 @@ export function ShelfScreen() {
                   New {board.one}
                 </Button>
               )}
+              {board.board !== 'patterns' && board.board !== 'tools' && (
+                <Button component={Link} to="/shelf/start">
+                  From a list
+                </Button>
+              )}
               <Tick label="Show retired" checked={showRetired} onChange={(on) => setShowRetired(on)} />
             </Box>
             <ShelfList board={listed} shelf={shelf.data} openId={id} showRetired={showRetired} />

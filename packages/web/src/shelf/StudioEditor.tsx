@@ -9,6 +9,7 @@ import { CopiesPanel } from './CopiesPanel';
 import { DevicesPanel } from './DevicesPanel';
 import { OneFilePanel } from './OneFilePanel';
 import { AmountField, ChoiceField, WordField } from './fields';
+import { HabitsFields } from './HabitsFields';
 import { SpoonWeightField } from './SpoonWeightField';
 import { useShelfForm } from './useShelfForm';
 import { say } from '../parts/say';
@@ -53,6 +54,7 @@ export function StudioEditor({ studio }: { studio: Studio }) {
           label="A level teaspoon of citric crystals weighs"
           spoon={citricSpoon({ citricGramsPerTeaspoon })}
         />
+        <HabitsFields control={control} />
         <WordField control={control} name="currency" label="Currency" />
         <AmountField
           control={control}

@@ -58,8 +58,8 @@ export function useShelf() {
   }, [shelf, entries, running]);
   return { data, error: query.error };
 }
-export const useColorways = () =>
-  useQuery({ queryKey: KEYS.colorways, queryFn: () => ask<ColorwayOnList[]>(API.colorways) });
+export const useColorways = (enabled = true) =>
+  useQuery({ queryKey: KEYS.colorways, queryFn: () => ask<ColorwayOnList[]>(API.colorways), enabled });
 export const useColorway = (id: string, enabled = true) =>
   useQuery({
     queryKey: [...KEYS.colorways, id],

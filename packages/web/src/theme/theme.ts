@@ -9,10 +9,13 @@ declare module '@mui/material/styles' {
     due: string;
     /** Neutral mid gray that yarn is judged on. */
     booth: string;
+    /** Faint ground under a word that can be changed. */
+    word: string;
   }
   interface PaletteOptions {
     due?: string;
     booth?: string;
+    word?: string;
   }
   interface TypographyVariants {
     colorway: React.CSSProperties;
@@ -54,10 +57,20 @@ export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'media' },
   colorSchemes: {
     light: {
-      palette: { ...neutral('#141414', '#fafafa', '#c9c9c9', '#555555'), due: '#8a6400', booth: '#bdbdbd' },
+      palette: {
+        ...neutral('#141414', '#fafafa', '#c9c9c9', '#555555'),
+        due: '#8a6400',
+        booth: '#bdbdbd',
+        word: '#ececec',
+      },
     },
     dark: {
-      palette: { ...neutral('#f2f2f2', '#161616', '#4a4a4a', '#b4b4b4'), due: '#d9a62e', booth: '#bdbdbd' },
+      palette: {
+        ...neutral('#f2f2f2', '#161616', '#4a4a4a', '#b4b4b4'),
+        due: '#d9a62e',
+        booth: '#bdbdbd',
+        word: '#2b2b2b',
+      },
     },
   },
   shape: { borderRadius: 2 },

@@ -1,3 +1,5 @@
+import { saidBySpoon } from '../../units/saidBy';
+import { plannedText } from '../../recipe/measureOf';
 import { chooseTool, MOST_ERROR_PERCENT } from '../../amounts/chooseTool';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../../shelf/jarAge';
 import type { PlanContext } from '../../plan/notices';
@@ -27,14 +29,15 @@ export type AgainNotice =
 /** What to say of a card made from a record. */
 export function againNotices(
   told: readonly Told[],
-  { pot, stocks, tools }: Formulation,
+  formulation: Formulation,
   { left = {}, today }: PlanContext = {},
 ): AgainNotice[] {
+  const { pot, stocks } = formulation;
   return [
     ...acidNotices(told),
     ...vesselNotices(fullestMl(told, pot), pot),
     ...jarNotices(told, stocks, left, today),
-    ...toolNotices(told, tools),
+    ...toolNotices(told, formulation),
   ];
 }
 
@@ -92,11 +95,13 @@ function jarNotices(
   });
 }
 
-function toolNotices(told: readonly Told[], tools: Formulation['tools']): AgainNotice[] {
+function toolNotices(told: readonly Told[], { tools, ...planned }: Formulation): AgainNotice[] {
   if (tools.length === 0) return [];
   return told.flatMap(({ act }): AgainNotice[] => {
     const much = amountOf(act);
     if (much?.material.kind !== 'dye' || !(much.amount > 0)) return [];
+    // What is said by the spoon is measured by the spoon.
+    if (saidBySpoon(plannedText(act, planned) ?? '')) return [];
     const { amount, unit } = much;
     const { dyeId } = much.material;
     const chosen = chooseTool(amount, unit, tools);

@@ -27,6 +27,7 @@ import { madeUp } from './makeUp';
 import { mapAct, type Mapping } from './mapAct';
 import { dilutionsNow, dyeNow } from './pouredAgain';
 import { Reach, type LineOfGoods } from './reach';
+import { writtenAgain } from '../saidInRecord';
 import { recipeAgain } from './recipeAgain';
 
 /** Why an act of a record has none beside it now. */
@@ -114,7 +115,10 @@ export function dyeAgain(
     batch.card,
   );
   const recipe = recipeAgain(batch.formulation.recipe, lines, pot?.id ?? null, told);
-  const formulation = formulate(batch.name, recipe, shelf, pot);
+  const formulation = {
+    ...formulate(batch.name, recipe, shelf, pot),
+    asWritten: writtenAgain(batch, recipe),
+  };
   return {
     formulation,
     card: cardAgain(batch.card, told, reach),

@@ -1,7 +1,9 @@
-import { figure, type Figure } from '../../figure/figure';
+import { figure, measuredOut, type Figure } from '../../figure/figure';
+import { measureOf, plannedText, type Weighed } from '../../recipe/measureOf';
+import { saidOfEvent, saidTogether } from '../saidInRecord';
 import type { AcidMaterial } from '../../materials/acids';
 import type { MethodKind } from '../../method';
-import type { ActOf, Purpose } from '../../process/act';
+import type { Act, ActOf, Purpose } from '../../process/act';
 import { amountOf, minutesOf } from '../../process/amountOf';
 import { allGiven } from '../../process/depths';
 import { width } from '../../process/exposure';
@@ -13,7 +15,7 @@ import type { CardAct } from '../card';
 import { cardLines } from '../cardLines';
 import type { FoldedRecord } from '../foldRecord';
 import { doneAgain, type Repeated } from '../again/doneAgain';
-import { plannedDone } from '../standing';
+import { actsDone, plannedDone } from '../standing';
 import { lastVerdict } from '../lastSaid';
 
 /** One dye on one place, as it reached it in a pass. */
@@ -88,6 +90,7 @@ export function trueRecipe(batch: Batch, folded: FoldedRecord): TrueRecipe {
   const closed = lastVerdict(batch.events) !== null;
   const reached = dyesByPass(folded);
   const { repeated } = doneAgain(folded.acts, card);
+  const said = saidById(batch);
   return {
     passes: card.passes.map(({ id, kind }): TruePass => {
       const acts = repeated.filter(({ act }) => act.pass === id);
@@ -96,9 +99,9 @@ export function trueRecipe(batch: Batch, folded: FoldedRecord): TrueRecipe {
         kind,
         lies: liesOf(acts),
         dyes: reached.get(id) ?? [],
-        acids: acidsOf(acts),
-        water: waterOf(acts, (purpose) => purpose !== 'top up' && purpose !== 'soak'),
-        toppedUp: waterOf(acts, (purpose) => purpose === 'top up'),
+        acids: acidsOf(acts, said, batch.formulation),
+        water: waterOf(acts, said, (purpose) => purpose !== 'top up' && purpose !== 'soak'),
+        toppedUp: waterOf(acts, said, (purpose) => purpose === 'top up'),
         waits: waitsOf(acts, batch),
         toCome: closed
           ? []
@@ -207,10 +210,20 @@ function trueDye({ dyeId, line, standard, reached }: Found, end: State): TrueDye
 
 const countedIn = ({ pieces }: State): number => pieces.values().filter(({ catchUp }) => !catchUp).length;
 
+type SaidById = (id: string, act: Act) => string | null;
+
+/** How an act of a record was said: in its entry, or in the plan. */
+function saidById({ events, formulation }: Batch): SaidById {
+  const entries = new Map(
+    actsDone(events).map((event) => [event.planned ?? event.id, saidOfEvent(event, formulation)]),
+  );
+  return (id, act) => entries.get(id) ?? plannedText(act, formulation);
+}
+
 /** Acid by kind and time, in the order in which it went in. */
-function acidsOf(acts: readonly Repeated[]): TrueAcid[] {
-  const found = new Map<string, TrueAcid>();
-  for (const { act, line } of acts) {
+function acidsOf(acts: readonly Repeated[], said: SaidById, weighed: Weighed): TrueAcid[] {
+  const found = new Map<string, TrueAcid & { texts: (string | null)[] }>();
+  for (const { id, act, line } of acts) {
     const much = act.kind === 'put' ? amountOf(act) : null;
     if (much?.material.kind !== 'acid') continue;
     const { acid: material, strengthPercent } = much.material;
@@ -218,30 +231,42 @@ function acidsOf(acts: readonly Repeated[]): TrueAcid[] {
     const one = found.get(key);
     const amount = much.amount + (one?.amount.value ?? 0);
     const additions = (one?.additions ?? 0) + 1;
+    const texts = [...(one?.texts ?? []), said(id, act)];
     found.set(key, {
       material,
       strengthPercent,
       line: one?.line ?? { ...line, act },
-      amount: figure(amount, much.unit, () =>
-        additions === 1 ? 'as it was measured' : `${additions} additions together`,
+      amount: measuredOut(
+        figure(amount, much.unit, () =>
+          additions === 1 ? 'as it was measured' : `${additions} additions together`,
+        ),
+        measureOf(much.material, saidTogether(texts), weighed),
       ),
       additions,
+      texts,
     });
   }
-  return [...found.values()];
+  return [...found.values()].map(({ texts: _, ...acid }) => acid);
 }
 
-function waterOf(acts: readonly Repeated[], isMeant: (purpose: Purpose | null) => boolean): Figure | null {
-  const runs = acts.flatMap(({ act }) =>
+function waterOf(
+  acts: readonly Repeated[],
+  said: SaidById,
+  isMeant: (purpose: Purpose | null) => boolean,
+): Figure | null {
+  const runs = acts.flatMap(({ id, act }) =>
     act.kind === 'run' && act.ml !== null && act.purpose !== 'dilution' && isMeant(act.purpose)
-      ? [act.ml]
+      ? [{ ml: act.ml, text: said(id, act) }]
       : [],
   );
   if (runs.length === 0) return null;
-  return figure(
-    runs.reduce((sum, ml) => sum + ml, 0),
-    'mL',
-    () => runs.map((ml) => formatAmount(ml, 'mL')).join(' + '),
+  return measuredOut(
+    figure(
+      runs.reduce((sum, { ml }) => sum + ml, 0),
+      'mL',
+      () => runs.map(({ ml }) => formatAmount(ml, 'mL')).join(' + '),
+    ),
+    { as: 'water', said: saidTogether(runs.map(({ text }) => text)) },
   );
 }
 

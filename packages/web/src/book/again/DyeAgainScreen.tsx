@@ -20,11 +20,12 @@ import { everythingReads } from '../../parts/everythingReads';
 import { studioNow } from '../../api/studioClock';
 import { saidOf } from '../../api/client';
 import { useBeginAgain, useRunning } from '../../studio/queries';
-import { Choice } from '../../parts/Choice';
 import { Hank } from '../../parts/Hank';
 import { Notices } from '../../parts/Notices';
 import { OpenedBatch } from '../../batch/OpenedBatch';
-import { QuantityField } from '../../parts/QuantityField';
+import { SaidAmount } from '../../sentence/SaidAmount';
+import { SaidChoice } from '../../sentence/SaidChoice';
+import { Sentence } from '../../sentence/Sentence';
 import { Waiting } from '../../parts/Waiting';
 import { newId } from '../../parts/newId';
 import { say } from '../../parts/say';
@@ -66,8 +67,8 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const begin = useBeginAgain(batch.id);
   const navigate = useNavigate();
   const table = useMemo(
-    () => made && againTable(batch, folded, made, known.dyes),
-    [batch, folded, made, known],
+    () => made && againTable(batch, folded, made, known.dyes, shelf.studio),
+    [batch, folded, made, known, shelf.studio],
   );
   const hex = useMemo(
     () => made && summarizeBatch({ ...batch, ...made, events: [] }, known.dyes).hex,
@@ -102,50 +103,61 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           display: 'grid',
           gap: 3,
           px: 2,
-          gridTemplateColumns: { xs: '1fr', md: '300px 110px 1fr' },
+          gridTemplateColumns: { xs: '1fr', md: '340px 110px 1fr' },
           alignItems: 'start',
         }}
       >
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <Typography variant="h2">Now on</Typography>
           <GoodsNow draft={draft} bases={known.bases} />
-          <Choice
-            label="In"
-            value={to.potId ?? ''}
-            options={[
-              { value: '', label: 'no pot named' },
-              ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-            ]}
-            onChange={(id) => change({ potId: id === '' ? null : id })}
-          />
-          <Choice
-            label="Depth"
-            value={draft.depth}
-            options={DEPTHS_NOW.map((depth) => ({
-              value: depth,
-              label: depth === 'other' ? 'another share of the dye' : depth,
-            }))}
-            onChange={draft.setDepth}
-          />
-          {draft.depth === 'other' && (
-            <QuantityField
-              label="Dye, % of then"
-              kind="dyePercent"
-              value={to.dyePercent}
-              onChange={(dyePercent) => change({ dyePercent })}
-            />
-          )}
-          {made?.takesOther && (
-            <Choice
-              label="Keep the depth on"
-              value={to.depthOn}
+          <Sentence>
+            in{' '}
+            <SaidChoice
+              label="In"
+              value={to.potId ?? ''}
               options={[
-                { value: 'dyeable', label: 'the part that takes dye' },
-                { value: 'goods', label: 'all the goods' },
+                { value: '', label: 'no pot named' },
+                ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
               ]}
-              onChange={(depthOn) => change({ depthOn })}
+              onChange={(id) => change({ potId: id === '' ? null : id })}
             />
-          )}
+            ,{' '}
+            <SaidChoice
+              label="Depth"
+              value={draft.depth}
+              options={DEPTHS_NOW.map((depth) => ({
+                value: depth,
+                label: depth === 'other' ? 'another share of the dye' : depth,
+              }))}
+              onChange={draft.setDepth}
+            />
+            {draft.depth === 'other' && (
+              <>
+                {', '}
+                <SaidAmount
+                  label="Dye, % of then"
+                  kind="dyePercent"
+                  value={to.dyePercent}
+                  onChange={(dyePercent) => change({ dyePercent })}
+                />{' '}
+                of then
+              </>
+            )}
+            {made?.takesOther && (
+              <>
+                , the depth kept on{' '}
+                <SaidChoice
+                  label="Keep the depth on"
+                  value={to.depthOn}
+                  options={[
+                    { value: 'dyeable', label: 'the part that takes dye' },
+                    { value: 'goods', label: 'all the goods' },
+                  ]}
+                  onChange={(depthOn) => change({ depthOn })}
+                />
+              </>
+            )}
+          </Sentence>
           <JarsNow draft={draft} dyes={known.dyes} stocks={known.stocks} />
           {lastVerdict(batch.events) === null && (
             <Typography variant="body2">

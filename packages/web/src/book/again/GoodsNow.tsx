@@ -1,9 +1,9 @@
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { goodsThen, type Base, type GoodsAgain } from '@ythrion/core';
-import { Choice } from '../../parts/Choice';
-import { QuantityField } from '../../parts/QuantityField';
+import { SaidAmount } from '../../sentence/SaidAmount';
+import { SaidChoice } from '../../sentence/SaidChoice';
+import { Sentence } from '../../sentence/Sentence';
+import { SmallKey } from '../../sentence/SmallKey';
 import type { AgainDraft } from './useAgain';
 
 /** Every line of goods of then, with what it is now. */
@@ -22,45 +22,40 @@ export function GoodsNow({ draft, bases }: { draft: AgainDraft; bases: readonly 
         </Typography>
       );
     return (
-      <Box
-        key={then.line}
-        sx={{ display: 'grid', gap: 1, gridTemplateColumns: '1fr 1fr', alignItems: 'start' }}
-      >
-        <Box sx={{ gridColumn: '1 / -1' }}>
-          <Choice
-            label={`Base${which}`}
-            value={now.baseId}
-            options={bases
-              .filter((base) => !base.retired || base.id === now.baseId)
-              .map((base) => ({ value: base.id, label: base.name }))}
-            onChange={(baseId) => {
-              const base = bases.find(({ id }) => id === baseId);
-              if (base) set(then.line, { baseId, gramsEach: base.putUpGrams, weighedGrams: null });
-            }}
-          />
-        </Box>
-        <QuantityField
+      <Sentence key={then.line}>
+        <SaidAmount
           autoFocus={i === 0}
           label={`Count${which}`}
           kind="count"
           value={now.count}
           onChange={(count) => set(then.line, { count, weighedGrams: null })}
-        />
-        <QuantityField
+        />{' '}
+        ×{' '}
+        <SaidAmount
           label={`Each, dry${which}`}
           kind="fiberMass"
           value={now.weighedGrams === null ? now.gramsEach : now.weighedGrams / now.count}
           onChange={(gramsEach) => set(then.line, { gramsEach, weighedGrams: null })}
+        />{' '}
+        of{' '}
+        <SaidChoice
+          label={`Base${which}`}
+          value={now.baseId}
+          options={bases
+            .filter((base) => !base.retired || base.id === now.baseId)
+            .map((base) => ({ value: base.id, label: base.name }))}
+          onChange={(baseId) => {
+            const base = bases.find(({ id }) => id === baseId);
+            if (base) set(then.line, { baseId, gramsEach: base.putUpGrams, weighedGrams: null });
+          }}
         />
         {to.goods.length > 1 && (
-          <Button
-            sx={{ gridColumn: '1 / -1', justifySelf: 'start' }}
-            onClick={() => change({ goods: to.goods.filter(({ line }) => line !== then.line) })}
-          >
-            Leave {then.name} out
-          </Button>
+          <SmallKey
+            label={`Leave ${then.name} out`}
+            onPress={() => change({ goods: to.goods.filter(({ line }) => line !== then.line) })}
+          />
         )}
-      </Box>
+      </Sentence>
     );
   });
 }

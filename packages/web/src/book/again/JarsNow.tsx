@@ -1,5 +1,6 @@
 import { jarWords, type Dye, type Stock } from '@ythrion/core';
-import { Choice } from '../../parts/Choice';
+import { SaidChoice } from '../../sentence/SaidChoice';
+import { Sentence } from '../../sentence/Sentence';
 import type { AgainDraft } from './useAgain';
 
 /** The jar, or the powder, that each dye comes from now. */
@@ -12,18 +13,25 @@ export function JarsNow({
   dyes: readonly Dye[];
   stocks: readonly Stock[];
 }) {
+  const nameOf = (dyeId: string): string => dyes.find(({ id }) => id === dyeId)?.name ?? 'Dye';
   return [...(made?.jars ?? [])].map(([dyeId, stockId]) => (
-    <Choice
-      key={dyeId}
-      label={`${dyes.find(({ id }) => id === dyeId)?.name ?? 'Dye'} from`}
-      value={stockId ?? ''}
-      options={[
-        ...stocks
-          .filter((stock) => stock.dyeId === dyeId && (!stock.retired || stock.id === stockId))
-          .map((stock) => ({ value: stock.id, label: `stock ${jarWords(stock)}` })),
-        { value: '', label: 'powder, weighed' },
-      ]}
-      onChange={(jar) => change({ stockFor: { ...to.stockFor, [dyeId]: jar === '' ? null : jar } })}
-    />
+    <Sentence key={dyeId}>
+      {nameOf(dyeId)} from{' '}
+      <SaidChoice
+        label={`${nameOf(dyeId)} from`}
+        value={stockId ?? ''}
+        options={[
+          ...stocks
+            .filter((stock) => stock.dyeId === dyeId && (!stock.retired || stock.id === stockId))
+            .map((stock) => ({
+              value: stock.id,
+              label: `stock ${jarWords(stock)}`,
+              said: `the ${jarWords(stock)} jar`,
+            })),
+          { value: '', label: 'powder, weighed' },
+        ]}
+        onChange={(jar) => change({ stockFor: { ...to.stockFor, [dyeId]: jar === '' ? null : jar } })}
+      />
+    </Sentence>
   ));
 }

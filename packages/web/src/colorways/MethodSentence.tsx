@@ -1,15 +1,15 @@
 import { lazy, Suspense, type ReactNode } from 'react';
-import Box from '@mui/material/Box';
 import type { Pass, PassMethod, QuantityKindName, ShelfResponse } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
 import { Waiting } from '../parts/Waiting';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
 import { DraftAmount } from './DraftAmount';
 import type { Draft, Written } from './useDraft';
 
 const OwnSteps = lazy(async () => ({ default: (await import('./OwnSteps')).OwnSteps }));
 
 /** Just the settings that the way of this pass needs; nothing for those that need none. */
-export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
+export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
   const { method } = pass;
   const set = (changes: Partial<PassMethod>, written: Written = {}): void =>
     draft.changePass(pass.id, (now) => ({ method: { ...now.method, ...changes } as PassMethod }), written);
@@ -29,14 +29,17 @@ export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass;
       onChange={(next, written) => set(change(next), written)}
     />
   );
+  const pickUp = (value: number): ReactNode =>
+    amount('Wet pick-up', 'pickUp', value, (pickUpMlPerG) => ({ pickUpMlPerG }));
   switch (method.kind) {
     case 'immersion':
       return null;
     case 'low immersion': {
       const { pan } = method;
       return (
-        <Fields>
-          <Choice
+        <Sentence>
+          In a{' '}
+          <SaidChoice
             label="Pan"
             value={pan.shape}
             options={[
@@ -51,89 +54,98 @@ export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass;
                     : { shape: 'rectangular', lengthCm: 50, widthCm: 30 },
               })
             }
-          />
-          {pan.shape === 'round'
-            ? amount('Diameter', 'length', pan.diameterCm, (diameterCm) => ({ pan: { ...pan, diameterCm } }))
-            : [
-                amount('Length', 'length', pan.lengthCm, (lengthCm) => ({ pan: { ...pan, lengthCm } })),
-                amount('Width', 'length', pan.widthCm, (widthCm) => ({ pan: { ...pan, widthCm } })),
-              ]}
-          {amount('Wall', 'length', method.wallCm, (wallCm) => ({ wallCm }))}
-          {amount('Liquid stands', 'length', method.depthCm, (depthCm) => ({ depthCm }))}
-          {amount('Turned', 'steps', method.turns, (turns) => ({ turns }))}
-        </Fields>
+          />{' '}
+          pan of{' '}
+          {pan.shape === 'round' ? (
+            amount('Diameter', 'length', pan.diameterCm, (diameterCm) => ({ pan: { ...pan, diameterCm } }))
+          ) : (
+            <>
+              {amount('Length', 'length', pan.lengthCm, (lengthCm) => ({ pan: { ...pan, lengthCm } }))} ×{' '}
+              {amount('Width', 'length', pan.widthCm, (widthCm) => ({ pan: { ...pan, widthCm } }))}
+            </>
+          )}
+          , wall {amount('Wall', 'length', method.wallCm, (wallCm) => ({ wallCm }))}, liquid{' '}
+          {amount('Liquid stands', 'length', method.depthCm, (depthCm) => ({ depthCm }))} high, turned{' '}
+          {amount('Turned', 'steps', method.turns, (turns) => ({ turns }))} times
+        </Sentence>
       );
     }
     case 'cool bath':
       return (
-        <Fields>
-          {amount('Left for', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+        <Sentence>
+          Left for {amount('Left for', 'minutes', method.minutes, (minutes) => ({ minutes }))} in a room of{' '}
           {amount('Room', 'roomTemperature', method.temperatureC, (temperatureC) => ({ temperatureC }))}
-        </Fields>
+        </Sentence>
       );
     case 'glaze':
       return (
-        <Fields>{amount('Untouched for', 'minutes', method.minutes, (minutes) => ({ minutes }))}</Fields>
+        <Sentence>
+          Untouched for {amount('Untouched for', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+        </Sentence>
       );
     case 'repeated':
       return (
-        <Fields>
-          {amount('Doses', 'steps', method.repeats, (repeats) => ({ repeats }))}
-          {amount('Between doses', 'minutes', method.minutes, (minutes) => ({ minutes }))}
-        </Fields>
+        <Sentence>
+          The dye in {amount('Doses', 'steps', method.repeats, (repeats) => ({ repeats }))} doses,{' '}
+          {amount('Between doses', 'minutes', method.minutes, (minutes) => ({ minutes }))} between them
+        </Sentence>
       );
     case 'dip':
       return (
-        <Fields>
+        <Sentence>
           {amount('Part in the bath', 'sharePercent', method.sharePercent, (sharePercent) => ({
             sharePercent,
-          }))}
-          {amount('Steps', 'steps', method.steps, (steps) => ({ steps }))}
-          {amount('Time in all', 'minutes', method.minutes, (minutes) => ({ minutes }))}
-        </Fields>
+          }))}{' '}
+          of the length in the bath, by {amount('Steps', 'steps', method.steps, (steps) => ({ steps }))} steps
+          within {amount('Time in all', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+        </Sentence>
       );
     case 'painting':
       return (
-        <Fields>
-          <Choice
+        <Sentence>
+          Sections lie{' '}
+          <SaidChoice
             label="Sections lie"
             value={method.layout}
             options={[
               { value: 'around', label: 'around the hank' },
               { value: 'across', label: 'across the hank' },
-              { value: 'touches', label: 'touches' },
+              { value: 'touches', label: 'as touches' },
             ]}
             onChange={(layout) => set({ layout })}
-          />
-          {amount('Wet pick-up', 'pickUp', method.pickUpMlPerG, (pickUpMlPerG) => ({ pickUpMlPerG }))}
-        </Fields>
+          />{' '}
+          and take up {pickUp(method.pickUpMlPerG)} of paint
+        </Sentence>
       );
     case 'sprinkle':
       return (
-        <Fields>
+        <Sentence>
+          Powder cut with{' '}
           {amount('Citric per g of dye', 'citricPerGram', method.citricPerGram, (citricPerGram) => ({
             citricPerGram,
-          }))}
-          {amount('Covers', 'sharePercent', method.coverPercent, (coverPercent) => ({ coverPercent }))}
+          }))}{' '}
+          citric to a gram of dye, on{' '}
+          {amount('Covers', 'sharePercent', method.coverPercent, (coverPercent) => ({ coverPercent }))} of the
+          goods, settles{' '}
           {amount('Settles', 'minutes', method.settleMinutes, (settleMinutes) => ({ settleMinutes }))}
-        </Fields>
+        </Sentence>
       );
     case 'ice':
       return (
-        <Fields>
-          {amount('Ice', 'iceMass', method.iceGrams, (iceGrams) => ({ iceGrams }))}
+        <Sentence>
+          {amount('Ice', 'iceMass', method.iceGrams, (iceGrams) => ({ iceGrams }))} of ice, melts in{' '}
           {amount('Melts in', 'minutes', method.meltMinutes, (meltMinutes) => ({ meltMinutes }))}
-        </Fields>
+        </Sentence>
       );
     case 'painted stack':
       return (
-        <Fields>
-          {amount('Layers', 'steps', method.layers, (layers) => ({ layers }))}
+        <Sentence>
+          {amount('Layers', 'steps', method.layers, (layers) => ({ layers }))} layers,{' '}
           {amount('Drains to the next', 'drainPercent', method.drainPercent, (drainPercent) => ({
             drainPercent,
-          }))}
-          {amount('Wet pick-up', 'pickUp', method.pickUpMlPerG, (pickUpMlPerG) => ({ pickUpMlPerG }))}
-        </Fields>
+          }))}{' '}
+          drains to the next, each takes up {pickUp(method.pickUpMlPerG)} of paint
+        </Sentence>
       );
     case 'own way':
       return (
@@ -142,28 +154,9 @@ export function MethodFields({ draft, pass, shelf }: { draft: Draft; pass: Pass;
         </Suspense>
       );
     case 'blank painting':
-      return (
-        <Fields>
-          {amount('Wet pick-up', 'pickUp', method.pickUpMlPerG, (pickUpMlPerG) => ({ pickUpMlPerG }))}
-        </Fields>
-      );
+      return <Sentence>The blank takes up {pickUp(method.pickUpMlPerG)} of paint</Sentence>;
   }
 }
 
 /** True when a way has settings of its own. */
-export const hasMethodFields = (pass: Pass): boolean => pass.method.kind !== 'immersion';
-
-function Fields({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        gridTemplateColumns: { xs: '1fr 1fr', lg: 'repeat(auto-fit, minmax(84px, 1fr))' },
-        alignItems: 'start',
-      }}
-    >
-      {children}
-    </Box>
-  );
-}
+export const hasMethodSentence = (pass: Pass): boolean => pass.method.kind !== 'immersion';

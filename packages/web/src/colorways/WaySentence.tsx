@@ -1,19 +1,26 @@
-import Box from '@mui/material/Box';
+import { useState } from 'react';
 import {
   LIES,
   changeMethod,
   METHOD_KINDS,
   methodFacts,
+  waterSaid,
   type Arrangement,
   type MethodKind,
   type Pass,
   type PlannedPass,
 } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
+import { capital } from '../sentence/capital';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
 import { DraftAmount } from './DraftAmount';
 import type { Change, Draft } from './useDraft';
 
-const WAYS = METHOD_KINDS.map((value) => ({ value, label: methodFacts(value).label }));
+const WAYS = METHOD_KINDS.map((value) => ({
+  value,
+  label: methodFacts(value).label,
+  said: capital(methodFacts(value).label),
+}));
 const COUNTED: Partial<Record<Arrangement['kind'], string>> = {
   twisted: 'Turns',
   'twisted tight': 'Turns',
@@ -21,43 +28,34 @@ const COUNTED: Partial<Record<Arrangement['kind'], string>> = {
   'tied sections': 'Ties',
 };
 
-export interface WayFieldsProps {
+export interface WaySentenceProps {
   draft: Draft;
   pass: Pass;
   planned: PlannedPass;
   first: boolean;
+  /** True for a pass that was added a moment ago: it has the focus. */
+  justAdded: boolean;
 }
 
 /** How dye and goods meet, how the goods lie, and the bath they lie in. */
-export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
+export function WaySentence({ draft, pass, planned, first, justAdded }: WaySentenceProps) {
+  // How often it was chosen what the water goes by: the word then says it anew.
+  const [turned, setTurned] = useState(0);
   const set = (changes: Change<Pass>): void => draft.changePass(pass.id, changes);
   const counted = COUNTED[pass.arrangement.kind];
   const { liquid } = methodFacts(pass.method.kind);
   const water = liquid === 'water';
-  const kept = pass.water.basis === 'kept';
-  const columns = [
-    '1.25fr',
-    '0.85fr',
-    '1.1fr',
-    ...(counted ? ['0.6fr'] : []),
-    ...(water ? [...(kept ? [] : ['0.85fr']), '1.05fr'] : []),
-  ].join(' ');
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        gridTemplateColumns: { xs: '1fr 1fr', lg: columns },
-        alignItems: 'start',
-      }}
-    >
-      <Choice<MethodKind>
+    <Sentence>
+      <SaidChoice<MethodKind>
         label="Way"
         value={pass.method.kind}
+        autoFocus={justAdded}
         options={WAYS}
         onChange={(kind) => set((now) => changeMethod(now, kind))}
       />
-      <Choice
+      , goods{' '}
+      <SaidChoice
         label="Goods go in"
         value={pass.goodsGoIn}
         options={[
@@ -65,30 +63,36 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
           { value: 'dry', label: 'dry' },
         ]}
         onChange={(goodsGoIn) => set({ goodsGoIn })}
-      />
-      <Choice
+      />{' '}
+      and{' '}
+      <SaidChoice
         label="They lie"
         value={pass.arrangement.kind}
         options={LIES.map((kind) => ({ value: kind, label: kind }))}
         onChange={(kind) => set((now) => ({ arrangement: { ...now.arrangement, kind } }))}
       />
       {counted && (
-        <DraftAmount
-          draft={draft}
-          path={`passes.${pass.id}.arrangement.count`}
-          label={counted}
-          kind="steps"
-          value={pass.arrangement.count}
-          onChange={(count, written) =>
-            draft.changePass(pass.id, (now) => ({ arrangement: { ...now.arrangement, count } }), written)
-          }
-        />
+        <>
+          {' in '}
+          <DraftAmount
+            draft={draft}
+            path={`passes.${pass.id}.arrangement.count`}
+            label={counted}
+            kind="steps"
+            value={pass.arrangement.count}
+            onChange={(count, written) =>
+              draft.changePass(pass.id, (now) => ({ arrangement: { ...now.arrangement, count } }), written)
+            }
+          />{' '}
+          {counted.toLowerCase()}
+        </>
       )}
       {water && (
         <>
+          , in{' '}
           {pass.water.basis !== 'kept' && (
             <DraftAmount
-              key={pass.water.basis}
+              key={turned}
               draft={draft}
               path={`passes.${pass.id}.water`}
               label={pass.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
@@ -97,17 +101,22 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
               onChange={(value, written) =>
                 draft.changePass(pass.id, { water: { ...pass.water, value } as Pass['water'] }, written)
               }
+              onUnreadable={(text) => {
+                const said = waterSaid(text, pass.water, {});
+                if (said) draft.changePass(pass.id, { water: said }, { [`passes.${pass.id}.water`]: text });
+              }}
             />
-          )}
-          <Choice
+          )}{' '}
+          <SaidChoice
             label="Water by"
             value={pass.water.basis}
             options={[
-              { value: 'ratio', label: 'ratio' },
-              { value: 'volume', label: 'volume' },
-              ...(first ? [] : [{ value: 'kept' as const, label: 'bath before' }]),
+              { value: 'ratio', label: 'liquor ratio' },
+              { value: 'volume', label: 'volume of the bath', said: 'of bath' },
+              ...(first ? [] : [{ value: 'kept' as const, label: 'the bath before' }]),
             ]}
-            onChange={(basis) =>
+            onChange={(basis) => {
+              setTurned(turned + 1);
               draft.changePass(
                 pass.id,
                 {
@@ -117,16 +126,16 @@ export function WayFields({ draft, pass, planned, first }: WayFieldsProps) {
                       : {
                           basis,
                           value: Number(
-                            (basis === 'ratio' ? planned.liquorRatio : planned.bath).value.toPrecision(6),
+                            (basis === 'ratio' ? planned.liquorRatio : planned.bath).value.toPrecision(3),
                           ),
                         },
                 },
                 { [`passes.${pass.id}.water`]: '' },
-              )
-            }
+              );
+            }}
           />
         </>
       )}
-    </Box>
+    </Sentence>
   );
 }

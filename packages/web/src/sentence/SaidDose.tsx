@@ -1,7 +1,7 @@
 import { doseKind, doseSaid, type AcidDose, type ParseContext } from '@ythrion/core';
-import { QuantityField } from './QuantityField';
+import { SaidAmount } from './SaidAmount';
 
-export interface DoseFieldProps {
+export interface SaidDoseProps {
   label: string;
   dose: AcidDose;
   /** How an amount of it is read. */
@@ -11,9 +11,9 @@ export interface DoseFieldProps {
 }
 
 /** How much of an acid. A measure of another kind says itself what the dose is counted by: `2 tbsp` is an amount in all. */
-export function DoseField({ label, dose, reading, written, onChange }: DoseFieldProps) {
+export function SaidDose({ label, dose, reading, written, onChange }: SaidDoseProps) {
   return (
-    <QuantityField
+    <SaidAmount
       label={label}
       kind={doseKind(dose)}
       context={reading}

@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import Box from '@mui/material/Box';
 import {
   ACID_MATERIALS,
   ACIDS,
@@ -9,30 +8,32 @@ import {
   type AcidTime,
   type ParseContext,
 } from '@ythrion/core';
-import { Choice } from './Choice';
-import { DoseField } from './DoseField';
-import { QuantityField } from './QuantityField';
+import { capital } from './capital';
+import { Further } from './Further';
+import { SaidAmount } from './SaidAmount';
+import { SaidChoice } from './SaidChoice';
+import { SaidDose } from './SaidDose';
+import { Sentence } from './Sentence';
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const MATERIALS: { value: AcidMaterial | 'none'; label: string }[] = [
+const MATERIALS: { value: AcidMaterial | 'none'; label: string; said?: string }[] = [
   ...ACID_MATERIALS.map((value) => ({ value, label: capital(ACIDS[value].short) })),
-  { value: 'none', label: 'None' },
+  { value: 'none', label: 'None', said: 'No acid' },
 ];
 const TIMES: { value: AcidTime; label: string }[] = [
-  { value: 'soak', label: 'in soak' },
-  { value: 'start', label: 'at start' },
-  { value: 'warm', label: 'when warm' },
-  { value: 'last', label: 'last' },
-  { value: 'with powder', label: 'with powder' },
+  { value: 'soak', label: 'in the soak' },
+  { value: 'start', label: 'from the start' },
+  { value: 'warm', label: 'once warm' },
+  { value: 'last', label: 'last, once level' },
+  { value: 'with powder', label: 'with the powder' },
 ];
 
-const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string }[] => [
-  { value: 'gPerL', label: 'g/L' },
-  { value: 'percentOfGoods', label: '% of goods' },
-  { value: 'amount', label: ACIDS[material].unit === 'mL' ? 'mL in all' : 'g in all' },
+const basisOptions = (material: AcidMaterial): { value: AcidBasis; label: string; said: string }[] => [
+  { value: 'gPerL', label: 'acid per liter of bath', said: 'of bath' },
+  { value: 'percentOfGoods', label: 'acid on weight of goods', said: 'of the goods' },
+  { value: 'amount', label: ACIDS[material].unit === 'mL' ? 'mL in all' : 'g in all', said: 'in all' },
 ];
 
-export interface AcidFieldsProps {
+export interface AcidSentenceProps {
   dose: AcidDose | null;
   /** The dose in every basis, to carry it over when the basis changes; absent while there is none. */
   restate: (basis: AcidBasis) => number;
@@ -48,7 +49,7 @@ export interface AcidFieldsProps {
 }
 
 /** Which acid, how much in whichever school's terms, and when. */
-export function AcidFields({
+export function AcidSentence({
   dose,
   restate,
   swap,
@@ -57,7 +58,7 @@ export function AcidFields({
   fallback,
   times,
   reading,
-}: AcidFieldsProps) {
+}: AcidSentenceProps) {
   // How often what it is counted by was chosen: the field then says the dose anew.
   const [turned, setTurned] = useState(0);
   const setMaterial = (material: AcidMaterial | 'none'): void => {
@@ -65,36 +66,19 @@ export function AcidFields({
     onChange(swap(dose ?? fallback, material), '');
   };
   return (
-    <Box
-      sx={{
-        display: 'grid',
-        gap: 1,
-        gridTemplateColumns: dose
-          ? {
-              xs: '1fr 1fr',
-              lg: times.length > 0 ? '1fr 0.7fr 1.3fr 1.05fr 1fr' : '1fr 0.7fr 1.3fr 1.05fr',
-            }
-          : '1fr',
-      }}
-    >
-      <Choice label="Acid" value={dose?.material ?? 'none'} options={MATERIALS} onChange={setMaterial} />
+    <Sentence>
+      <SaidChoice label="Acid" value={dose?.material ?? 'none'} options={MATERIALS} onChange={setMaterial} />{' '}
       {dose && (
         <>
-          <QuantityField
-            label={ACIDS[dose.material].unit === 'mL' ? 'Strength' : 'Purity'}
-            kind="acidStrength"
-            value={dose.strengthPercent}
-            onChange={(strengthPercent) => onChange({ ...dose, strengthPercent }, written ?? '')}
-          />
-          <DoseField
+          <SaidDose
             key={`${dose.material}-${turned}`}
             label="Dose"
             dose={dose}
             reading={reading}
             written={written}
             onChange={onChange}
-          />
-          <Choice
+          />{' '}
+          <SaidChoice
             label="Counted as"
             value={dose.basis}
             options={basisOptions(dose.material)}
@@ -102,17 +86,29 @@ export function AcidFields({
               setTurned(turned + 1);
               onChange({ ...dose, basis, value: restate(basis) }, '');
             }}
-          />
+          />{' '}
           {times.length > 0 && (
-            <Choice
+            <SaidChoice
               label="When"
               value={times.includes(dose.when) ? dose.when : 'start'}
               options={TIMES.filter(({ value }) => times.includes(value))}
               onChange={(when) => onChange({ ...dose, when }, written ?? '')}
             />
-          )}
+          )}{' '}
+          <Further
+            label="More about the acid"
+            usual={dose.strengthPercent === ACIDS[dose.material].usualStrength}
+          >
+            , its {ACIDS[dose.material].unit === 'mL' ? 'strength' : 'purity'}{' '}
+            <SaidAmount
+              label={ACIDS[dose.material].unit === 'mL' ? 'Strength' : 'Purity'}
+              kind="acidStrength"
+              value={dose.strengthPercent}
+              onChange={(strengthPercent) => onChange({ ...dose, strengthPercent }, written ?? '')}
+            />
+          </Further>
         </>
       )}
-    </Box>
+    </Sentence>
   );
 }

@@ -1,0 +1,45 @@
+import { saidBySpoon } from '../units/saidBy';
+import { acidPath, plannedText } from '../recipe/measureOf';
+import { dyePath } from '../recipe/dyeEntry';
+import type { Formulation, Recipe } from '../recipe/recipe';
+import type { Batch } from './batch';
+import type { EventOf } from './event';
+import { actsDone } from './standing';
+
+/** Stands for the words of several amounts that were all said by the spoon: the sum of them is said so too. */
+export const BY_SPOON = 'spoons';
+
+/** How the amount of an entry was said: typed at the pot, or planned so; null where nobody said it in words. */
+export const saidOfEvent = (
+  { written, act }: Pick<EventOf<'act'>, 'written' | 'act'>,
+  formulation: Pick<Formulation, 'recipe' | 'asWritten'>,
+): string | null => (written === '' ? plannedText(act, formulation) : written);
+
+/** How the sum of several amounts is said: as the one is, or by the spoon where all of them were. */
+export function saidTogether(texts: readonly (string | null)[]): string | null {
+  const [first] = texts;
+  if (texts.length === 1) return first ?? null;
+  return texts.length > 0 && texts.every((text) => text !== null && saidBySpoon(text)) ? BY_SPOON : null;
+}
+
+/**
+ * What was said in a record, by the paths of the recipe that it is dyed again from: the amounts are others, the measures stay.
+ * @param recipe the one it is dyed again from
+ */
+export function writtenAgain(batch: Batch, recipe: Recipe): Record<string, string> {
+  const { formulation } = batch;
+  const said: Record<string, string> = { ...formulation.asWritten };
+  for (const event of actsDone(batch.events)) {
+    const { act } = event;
+    const text = saidOfEvent(event, formulation);
+    if (act.kind !== 'put' || text === null || !saidBySpoon(text)) continue;
+    if (act.material.kind === 'acid') said[acidPath(act)] = BY_SPOON;
+    if (act.material.kind !== 'dye') continue;
+    const { dyeId } = act.material;
+    const line = recipe.passes
+      .find(({ id }) => id === act.pass)
+      ?.dyes.find(({ id }) => id === act.line || id === dyeId);
+    if (line) said[dyePath(line.id, line.entry.school)] = BY_SPOON;
+  }
+  return said;
+}
