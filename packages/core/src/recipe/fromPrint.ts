@@ -1,3 +1,5 @@
+import { spoonMl } from '../units/conversions';
+import { inSpoons, type InSpoons, type SpoonSet } from '../units/inSpoons';
 import type { Primaries } from '../shelf/habits';
 import type { Dye } from '../shelf/dye';
 import { linearRgb, toEncoded } from '../color/srgb';
@@ -53,4 +55,38 @@ export function likelyPrimaries(dyes: readonly Dye[]): Primaries {
     yellow: nearest(INK_HEX.yellow),
     black: nearest(INK_HEX.black),
   };
+}
+
+/** Print values round coarsely: as near as this, fewer spoons say the same, %. */
+const COARSE_PERCENT = 5;
+
+/** One ink in spoons of stock. */
+export interface InkInSpoons {
+  /** What the value comes to, tsp. */
+  teaspoons: number;
+  tablespoons: number;
+  /** The same in the spoons of the studio; null where even the smallest is far more. */
+  said: InSpoons | null;
+}
+
+/**
+ * A print value in spoons of stock: 77 % of 4 tbsp is 3.08 tbsp, said as 3 tbsp.
+ * @param fullTeaspoons what 100 % is, tsp
+ */
+export function inkInSpoons(percent: number, fullTeaspoons: number, spoons: SpoonSet): InkInSpoons {
+  const teaspoons = (percent / 100) * fullTeaspoons;
+  const ml = teaspoons * spoonMl('tsp', spoons.system);
+  return {
+    teaspoons,
+    tablespoons: ml / spoonMl('tbsp', spoons.system),
+    said: inSpoons(ml, spoons, COARSE_PERCENT),
+  };
+}
+
+/** The dyes that stand for the inks: those that the studio keeps for it, or the likeliest on the shelf. */
+export function primariesOf(dyes: readonly Dye[], kept: Primaries): Primaries {
+  const likely = likelyPrimaries(dyes);
+  const there = (id: string | null): boolean => dyes.some((dye) => dye.id === id && !dye.retired);
+  const of = (ink: keyof Primaries): string | null => (there(kept[ink]) ? kept[ink] : likely[ink]);
+  return { cyan: of('cyan'), magenta: of('magenta'), yellow: of('yellow'), black: of('black') };
 }

@@ -8,6 +8,8 @@ import { CAUTIONS } from '../words/cautions';
 import { readEntry } from './dyeEntry';
 import { METHODS } from '../method';
 import { newColorway } from './newColorway';
+import { USUAL_SPOONS } from '../units/inSpoons';
+import { inkInSpoons, primariesOf } from './fromPrint';
 import { BLUE, BLUE_1, SHELF } from '../../test/examples';
 
 describe('rules of thumb of the trade (common practice, no source)', () => {
@@ -86,4 +88,35 @@ test('adding water and then the stated acid keeps the acid per liter', () => {
       },
     ),
   );
+});
+
+describe('print values in spoons (common practice, no source)', () => {
+  const set = { system: 'US' as const, spoons: USUAL_SPOONS };
+  test('77 % of 4 tbsp is 3.08, said as 3', () => {
+    const { tablespoons, said } = inkInSpoons(77, 12, set);
+    expect(tablespoons).toBeCloseTo(3.08, 9);
+    expect(said?.words).toBe('3 tbsp');
+  });
+  test('100 % is what it is; 5 % of 4 tbsp is a fifth of a tablespoon', () => {
+    expect(inkInSpoons(100, 12, set).said?.words).toBe('4 tbsp');
+    expect(inkInSpoons(5, 12, set).said?.words).toBe('5/8 tsp');
+    expect(inkInSpoons(0, 12, set).said).toBeNull();
+  });
+  test('the studio’s own primaries stand, as long as they are on the shelf', () => {
+    const kept = { cyan: 'red', magenta: 'gone', yellow: null, black: null };
+    const found = primariesOf(SHELF.dyes, kept);
+    expect(found.cyan).toBe('red');
+    expect(found.magenta).not.toBe('gone');
+  });
+});
+
+test.each([
+  ['4 tbsp + 1 1/3 tbsp + 2 tbsp + 1/4 tsp', 1.097],
+  ['7 tbsp + 1/2 tbsp + 1 tsp + 1/2 tsp', 1.183],
+  ['3 tbsp + 4 tbsp + 2 tsp', 1.134],
+  ['4 tbsp + 1 tbsp + 1 tsp + 1 tsp', 0.838],
+])('“%s” of 1 %% stock on 100 g is %d %% (common practice, no source)', (said, percent) => {
+  const read = parseQuantity(said, 'volume', { spoons: 'US' });
+  // A gram to every 100 mL, on 100 g of goods.
+  expect(read.ok && read.value / 100).toBeCloseTo(percent, 3);
 });

@@ -62,9 +62,14 @@ const FAR_PERCENT = 25;
 /**
  * A volume in the spoons a studio has: as few of them as come near, as near as the smallest allows.
  * @param ml above zero
+ * @param nearPercent how near is near enough for fewer spoons, %
  * @returns null where even the smallest spoon is far more or the amount is no amount
  */
-export function inSpoons(ml: number, { system, spoons }: SpoonSet): InSpoons | null {
+export function inSpoons(
+  ml: number,
+  { system, spoons }: SpoonSet,
+  nearPercent = NEAR_PERCENT,
+): InSpoons | null {
   if (!(ml > 0) || !Number.isFinite(ml)) return null;
   const holds = (spoon: Spoon): number => SPOONS[spoon].size * spoonMl(SPOONS[spoon].of, system);
   const cup = spoonMl('cup', system);
@@ -76,7 +81,7 @@ export function inSpoons(ml: number, { system, spoons }: SpoonSet): InSpoons | n
   for (let last = 0; last < set.length; last += 1) {
     const said = measuredWith(ml, set.slice(0, last + 1), holds);
     if (said && (!best || Math.abs(said.offPercent) < Math.abs(best.offPercent) - 1e-9)) best = said;
-    if (best && Math.abs(best.offPercent) <= NEAR_PERCENT) break;
+    if (best && Math.abs(best.offPercent) <= nearPercent) break;
   }
   return best && Math.abs(best.offPercent) <= FAR_PERCENT ? best : null;
 }

@@ -3,14 +3,25 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
+  dyePath,
+  dyeSaid,
+  formatAmount,
+  inkInSpoons,
   inksOf,
   jarFor,
-  likelyPrimaries,
+  primariesOf,
   printOfScreen,
+  spoonMl,
+  spoonSetOf,
+  type InkInSpoons,
   type Pass,
   type PrintValues,
   type ShelfResponse,
+  type SpoonSystem,
 } from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { usePutStudio } from '../studio/queries';
+import { say } from '../parts/say';
 import { newId } from '../parts/newId';
 import { capital } from '../sentence/capital';
 import { SaidAmount } from '../sentence/SaidAmount';
@@ -32,20 +43,48 @@ export interface FromColorProps {
 export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
   const [hex, setHex] = useState('#4f7a6a');
   const [values, setValues] = useState<PrintValues>(() => printOfScreen('#4f7a6a'));
-  const [primaries, setPrimaries] = useState(() => likelyPrimaries(shelf.dyes));
-  const [full, setFull] = useState(pass.printDepthPercent);
-  const inks = inksOf(values).filter((ink) => primaries[ink] !== null);
+  const { studio } = shelf;
+  const [primaries, setPrimaries] = useState(() => primariesOf(shelf.dyes, studio.habits.primaries));
+  const [full, setFull] = useState<Full>({ by: 'depth', percent: pass.printDepthPercent, written: '' });
+  const put = usePutStudio();
+  const spoons = spoonSetOf(studio);
+  const inSpoonsOf = (ink: (typeof INKS)[number]): InkInSpoons | null =>
+    full.by === 'spoons' ? inkInSpoons(values[ink], full.teaspoons, spoons) : null;
+  const jarOf = (ink: (typeof INKS)[number]): string | null => jarFor(shelf, primaries[ink] ?? '');
+  // Spoons of stock want a jar to come from.
+  const inks = inksOf(values).filter(
+    (ink) =>
+      primaries[ink] !== null &&
+      (full.by === 'depth' || (jarOf(ink) !== null && (inSpoonsOf(ink)?.said ?? null) !== null)),
+  );
   const use = (): void => {
-    draft.changePass(pass.id, {
-      printDepthPercent: full,
-      dyes: inks.map((ink) => ({
-        id: newId(),
-        dyeId: primaries[ink] ?? '',
-        entry: { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
-        stockId: jarFor(shelf, primaries[ink] ?? ''),
-        sectionId: pass.dyes[0]?.sectionId ?? null,
-      })),
+    const lines = inks.map((ink) => {
+      const said = inSpoonsOf(ink)?.said ?? null;
+      return {
+        written: said?.words ?? '',
+        line: {
+          id: newId(),
+          dyeId: primaries[ink] ?? '',
+          entry: said
+            ? { school: 'stock spoons' as const, teaspoons: said.ml / spoonMl('tsp', spoons.system) }
+            : { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
+          stockId: jarOf(ink),
+          sectionId: pass.dyes[0]?.sectionId ?? null,
+        },
+      };
     });
+    draft.changePass(
+      pass.id,
+      {
+        ...(full.by === 'depth' && { printDepthPercent: full.percent }),
+        dyes: lines.map(({ line }) => line),
+      },
+      Object.fromEntries(lines.map(({ line, written }) => [dyePath(line.id, line.entry.school), written])),
+    );
+    // The studio’s primaries are those it took last; a colorway is none the worse where that could not be kept.
+    put
+      .mutateAsync({ ...studio, habits: { ...studio.habits, primaries } })
+      .catch((error: unknown) => say(saidOf(error)));
     onDone();
   };
   return (
@@ -65,7 +104,24 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
           }}
         />
         , where 100 % of an ink is{' '}
-        <SaidAmount label="100 % ink is" kind="dos" value={full} onChange={setFull} /> depth
+        <SaidAmount
+          label="100 % ink is"
+          kind={full.by === 'depth' ? 'dos' : 'teaspoons'}
+          value={full.by === 'depth' ? full.percent : full.teaspoons}
+          written={full.written}
+          onChange={(value, written) =>
+            setFull(
+              full.by === 'depth'
+                ? { by: 'depth', percent: value, written }
+                : { by: 'spoons', teaspoons: value, written },
+            )
+          }
+          onUnreadable={(text) => {
+            const said = fullSaid(text, full.by, studio.spoons);
+            if (said) setFull({ ...said, written: text });
+          }}
+        />{' '}
+        {full.by === 'depth' ? 'depth' : 'of stock'}
       </Sentence>
       {INKS.map((ink) => (
         <Sentence key={ink}>
@@ -88,6 +144,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
             ]}
             onChange={(id) => setPrimaries((now) => ({ ...now, [ink]: id === '' ? null : id }))}
           />
+          <InkWords of={inSpoonsOf(ink)} jar={primaries[ink] === null || jarOf(ink) !== null} />
         </Sentence>
       ))}
       <Button variant="contained" disabled={inks.length === 0} onClick={use} sx={{ justifySelf: 'start' }}>
@@ -98,5 +155,41 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
         those back.
       </Typography>
     </Box>
+  );
+}
+
+/** What 100 % of an ink is: a depth, or so many spoons of stock. */
+type Full = { written: string } & ({ by: 'depth'; percent: number } | { by: 'spoons'; teaspoons: number });
+
+/** What 100 % is where the measure says itself which of the two it goes by. */
+function fullSaid(
+  text: string,
+  by: Full['by'],
+  spoons: SpoonSystem,
+): { by: 'depth'; percent: number } | { by: 'spoons'; teaspoons: number } | null {
+  const said = dyeSaid(
+    text,
+    {
+      entry: by === 'depth' ? { school: 'depth', percent: 1 } : { school: 'stock spoons', teaspoons: 1 },
+      stockId: 'stock',
+    },
+    { spoons },
+  );
+  if (said?.school === 'depth') return { by: 'depth', percent: said.percent };
+  return said?.school === 'stock spoons' ? { by: 'spoons', teaspoons: said.teaspoons } : null;
+}
+
+/** An ink in spoons, with what it comes to exactly. */
+function InkWords({ of, jar }: { of: InkInSpoons | null; jar: boolean }) {
+  if (!of || of.teaspoons === 0) return null;
+  return (
+    <Typography component="span" variant="body2">
+      {' '}
+      {!jar
+        ? 'no jar of it on the shelf'
+        : of.said
+          ? `${of.said.words}, exactly ${formatAmount(of.tablespoons, 'tbsp')}`
+          : 'too little for your smallest spoon'}
+    </Typography>
   );
 }

@@ -11,6 +11,7 @@ import {
   type ShelfResponse,
   type Stock,
 } from '@ythrion/core';
+import { DiluteJar } from './DiluteJar';
 import { EditorFrame } from './EditorFrame';
 import { AmountField, ChoiceField, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
@@ -22,31 +23,34 @@ export function StockEditor({ stock, shelf }: { stock: Stock; shelf: ShelfRespon
   const dye = shelf.dyes.find((candidate) => candidate.id === stock.dyeId);
   const left = shelf.stockLeft[stock.id] ?? 0;
   return (
-    <EditorFrame resource="stocks" title="Jar of stock" kept={stock} read={read}>
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr' } }}>
-        <ChoiceField
-          control={control}
-          name="dyeId"
-          label="Dye"
-          options={[{ value: stock.dyeId, label: `${dye?.name ?? ''} ${dye?.code ?? ''}`.trim() }]}
-        />
-        <WordField control={control} name="code" label="Label" />
-        <AmountField control={control} name="strengthPercent" label="Strength, w/v" kind="stockStrength" />
-        <AmountField control={control} name="volumeMl" label="Made" kind="volume" />
-        <WordField control={control} name="madeOn" label="Made on" type="date" nullable />
-        <WordField control={control} name="lot" label="Lot of the powder" />
-      </Box>
-      <Typography>
-        That is <strong>{formatAmount(gramsInStock(volumeMl, strengthPercent), 'g')}</strong> of powder made
-        up to {formatAmount(volumeMl, 'mL')}. In the jar: <strong>{leftWords(left)}</strong>.
-        {stock.weighedGrams !== null && ` The scale showed ${formatAmount(stock.weighedGrams, 'g')}.`}
-      </Typography>
-      <Box>
-        <Button component={Link} to={`/shelf/stocks/new?like=${stock.id}`} variant="outlined">
-          Make another like it
-        </Button>
-      </Box>
-      <WordField control={control} name="note" label="Note" multiline />
-    </EditorFrame>
+    <Box sx={{ display: 'grid', gap: 2, maxWidth: 620 }}>
+      <EditorFrame resource="stocks" title="Jar of stock" kept={stock} read={read}>
+        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr' } }}>
+          <ChoiceField
+            control={control}
+            name="dyeId"
+            label="Dye"
+            options={[{ value: stock.dyeId, label: `${dye?.name ?? ''} ${dye?.code ?? ''}`.trim() }]}
+          />
+          <WordField control={control} name="code" label="Label" />
+          <AmountField control={control} name="strengthPercent" label="Strength, w/v" kind="stockStrength" />
+          <AmountField control={control} name="volumeMl" label="Made" kind="volume" />
+          <WordField control={control} name="madeOn" label="Made on" type="date" nullable />
+          <WordField control={control} name="lot" label="Lot of the powder" />
+        </Box>
+        <Typography>
+          That is <strong>{formatAmount(gramsInStock(volumeMl, strengthPercent), 'g')}</strong> of powder made
+          up to {formatAmount(volumeMl, 'mL')}. In the jar: <strong>{leftWords(left)}</strong>.
+          {stock.weighedGrams !== null && ` The scale showed ${formatAmount(stock.weighedGrams, 'g')}.`}
+        </Typography>
+        <Box>
+          <Button component={Link} to={`/shelf/stocks/new?like=${stock.id}`} variant="outlined">
+            Make another like it
+          </Button>
+        </Box>
+        <WordField control={control} name="note" label="Note" multiline />
+      </EditorFrame>
+      {!stock.retired && <DiluteJar stock={stock} shelf={shelf} />}
+    </Box>
   );
 }
