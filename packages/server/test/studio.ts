@@ -29,6 +29,10 @@ export const BASE = baseSchema.parse({
   putUpGrams: 100,
 });
 export const DYE = dyeSchema.parse({ id: 'blue', name: 'Vault Blue', swatchHex: '#22449a' });
+
+/** Something as files before version 3 had it: nothing was known of how a dye behaves. */
+export const asOlder = <T>(value: T): T =>
+  JSON.parse(JSON.stringify(value, (key, inner: unknown) => (key === 'behavior' ? undefined : inner))) as T;
 export const JAR = stockSchema.parse({ id: 'blue-1', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 });
 export const RECIPE = recipeSchema.parse({
   goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],

@@ -1,5 +1,6 @@
 import { stockMl } from '../amounts/stock';
 import type { Base } from '../shelf/base';
+import { UNKNOWN_BEHAVIOR } from '../shelf/behavior';
 import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
 import type { ListedBase, ListedDye } from '../shelf/readLists';
@@ -37,6 +38,7 @@ export function startStudio(
     jarPriceCents: null,
     jarGrams: null,
     madeOf: [],
+    behavior: UNKNOWN_BEHAVIOR,
     note: '',
     retired: false,
   }));

@@ -8,6 +8,7 @@ import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
 import { keepsBath, methodFacts, type MethodKind } from '../method';
 import type { WayNotice } from '../method/method';
+import type { Dye } from '../shelf/dye';
 import type { Unit } from '../figure/figure';
 import { saidBySpoon } from '../units/saidBy';
 import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
@@ -22,6 +23,9 @@ export type Saying =
   | { code: 'part takes no dye'; grams: number; names: readonly string[] }
   | { code: 'hardly visible' | 'deeper than black'; percent: number }
   | { code: 'coarse reading'; pour: PourLine; measured: Measured }
+  | { code: 'over deepest'; dye: string; percent: number; deepestPercent: number }
+  | { code: 'breaks when sprinkled' | 'never clears' | 'slow for a glaze' | 'bleeds'; dye: string }
+  | { code: 'clears later'; dye: string; clearsMinutes: number; heldMinutes: number }
   | { code: 'no tool'; dye: string; amount: number; unit: Unit; stock: boolean }
   | { code: 'spoon not weighed'; dye: string }
   | { code: 'jar short'; dye: string; holdsMl: number; shortMl: number }
@@ -136,6 +140,7 @@ function pourNotices(
         stock: pour.volume !== null,
       });
     const dye = formulation.dyes.find((candidate) => candidate.id === pour.dyeId);
+    if (dye) behaviorNotices(dye, pour, pass).forEach((saying) => say(saying));
     if (pour.school === 'powder spoons' && dye?.gramsPerTeaspoon === null)
       say({ code: 'spoon not weighed', dye: pour.dyeName });
     const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
@@ -159,6 +164,29 @@ function pourNotices(
       say({ code: 'jar old', dye: pour.dyeName, jar: jar.code, days });
   }
   return notices;
+}
+
+/** What is known of a dye, where this pass asks something else of it. */
+function behaviorNotices({ name, behavior }: Dye, pour: PourLine, pass: Pass): Saying[] {
+  const { kind } = pass.method;
+  const { clearsMinutes, deepestPercent } = behavior;
+  const held = pass.heat?.minutes ?? null;
+  return [
+    ...(deepestPercent !== null && pour.dos.value > deepestPercent + 1e-9
+      ? [{ code: 'over deepest' as const, dye: name, percent: pour.dos.value, deepestPercent }]
+      : []),
+    ...(behavior.breaks && (kind === 'sprinkle' || kind === 'ice')
+      ? [{ code: 'breaks when sprinkled' as const, dye: name }]
+      : []),
+    ...(behavior.strikes === 'slow' && kind === 'glaze'
+      ? [{ code: 'slow for a glaze' as const, dye: name }]
+      : []),
+    ...(behavior.clears === 'never' ? [{ code: 'never clears' as const, dye: name }] : []),
+    ...(behavior.clears === 'clears' && clearsMinutes !== null && held !== null && held < clearsMinutes
+      ? [{ code: 'clears later' as const, dye: name, clearsMinutes, heldMinutes: held }]
+      : []),
+    ...(behavior.bleeds ? [{ code: 'bleeds' as const, dye: name }] : []),
+  ];
 }
 
 function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: Formulation['pot']): Notice[] {

@@ -1,4 +1,5 @@
 import type { Base } from '../shelf/base';
+import { UNKNOWN_BEHAVIOR } from '../shelf/behavior';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
@@ -134,6 +135,7 @@ export function quickFormulation(
     jarPriceCents: null,
     jarGrams: null,
     madeOf: [],
+    behavior: UNKNOWN_BEHAVIOR,
     note: '',
     retired: false,
   }));

@@ -1,7 +1,24 @@
 import { z } from 'zod';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from './common';
+import { CLEARS, STRIKES, UNKNOWN_BEHAVIOR } from './behavior';
 import { DYE_CLASSES } from './dyeClasses';
 import { quantity } from './quantitySchema';
+
+/** How a dye behaves, as its dyer knows it. */
+const behaviorSchema = z.strictObject({
+  strikes: z
+    .enum(STRIKES, { error: `How a dye strikes must be one of ${STRIKES.join(', ')}.` })
+    .default(UNKNOWN_BEHAVIOR.strikes),
+  clears: z
+    .enum(CLEARS, { error: `How a dye clears must be one of ${CLEARS.join(', ')}.` })
+    .default(UNKNOWN_BEHAVIOR.clears),
+  clearsMinutes: quantity('minutes').nullable().default(null),
+  clearsAtC: quantity('temperature').nullable().default(null),
+  bleeds: z.boolean({ error: 'Bleeding is yes or no.' }).default(false),
+  breaks: z.boolean({ error: 'Breaking into its parts is yes or no.' }).default(false),
+  littleGoesFar: z.boolean({ error: 'Going far is yes or no.' }).default(false),
+  deepestPercent: quantity('dos').nullable().default(null),
+});
 
 /** A dye powder. */
 export const dyeSchema = z.strictObject({
@@ -34,6 +51,7 @@ export const dyeSchema = z.strictObject({
     .array(z.strictObject({ dyeId: idSchema, parts: quantity('parts') }))
     .max(12, { error: 'A premix can have at most 12 powders.' })
     .default([]),
+  behavior: behaviorSchema.default(UNKNOWN_BEHAVIOR),
   note: noteSchema.default(''),
   retired: z.boolean().default(false),
 });

@@ -13,6 +13,7 @@ import { methodFacts } from '../method';
 import { SQUEEZED_ML_PER_GRAM } from '../method/ready';
 import type { PassMethod } from '../method';
 import type { Pass } from '../recipe/recipe';
+import { behaviorWords, UNKNOWN_BEHAVIOR } from '../shelf/behavior';
 import type { Dye } from '../shelf/dye';
 import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
@@ -286,7 +287,17 @@ function detailOf(line: CardAct, reading: Reading): string | null {
   if (act.kind === 'stand' && act.purpose === 'soak')
     return isSqueezedAfter(line, reading) ? 'Then squeeze: damp, not dripping.' : null;
   const method = passOf(act, reading)?.method;
-  return (method && methodFacts(method.kind).words.detail?.(method, line)) ?? null;
+  return (method && methodFacts(method.kind).words.detail?.(method, line)) ?? knownOf(act, reading);
+}
+
+/** What is known of the dye that an act puts in; null where that is nothing. */
+function knownOf(act: Act, { dyes }: Reading): string | null {
+  if (act.kind !== 'put' || act.material.kind !== 'dye' || act.purpose === 'dilution') return null;
+  const { dyeId } = act.material;
+  const words = behaviorWords(dyes.find(({ id }) => id === dyeId)?.behavior ?? UNKNOWN_BEHAVIOR);
+  if (words.length === 0) return null;
+  const said = words.join(', ');
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
 }
 
 /** Whether the goods are squeezed when they come out of their soak. */

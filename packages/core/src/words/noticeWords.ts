@@ -36,6 +36,18 @@ export function noticeWords(said: Saying): string {
       return `${formatAmount(said.percent, '%')} in all is deeper than a black; expect dye left in the bath.`;
     case 'coarse reading':
       return `${coarseReading(said.pour, said.measured)} No dilution with these tools does better: take a finer tool${said.pour.volume ? ', or a jar weighed weaker' : ''}.`;
+    case 'over deepest':
+      return `${said.dye}: ${formatAmount(said.percent, '%')} is deeper than the ${formatAmount(said.deepestPercent, '%')} you know it takes.`;
+    case 'breaks when sprinkled':
+      return `${said.dye} breaks into its parts when it is sprinkled: expect its colors one beside the other.`;
+    case 'slow for a glaze':
+      return `${said.dye} strikes slowly. A glaze wants fast-striking dyes.`;
+    case 'never clears':
+      return `${said.dye} never quite clears: hold by the clock, and let the set or a spare skein take the rest.`;
+    case 'clears later':
+      return `${said.dye} takes about ${formatAmount(said.clearsMinutes, 'min')} to clear; this pass holds ${formatAmount(said.heldMinutes, 'min')}.`;
+    case 'bleeds':
+      return `${said.dye} bleeds: plan a cool acid soak after the rinse, and keep it off white.`;
     case 'no tool':
       return `${said.dye}: no tool on the shelf can measure ${formatAmount(said.amount, said.unit)}${said.stock ? '; use a weaker stock' : ''}.`;
     case 'spoon not weighed':

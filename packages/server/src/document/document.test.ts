@@ -1,6 +1,6 @@
 import request from 'supertest';
 import type { BeginBatch } from '@ythrion/core';
-import { BASE, begin, DYE, JAR, RECIPE, testStudio, type TestStudio } from '../../test/studio';
+import { asOlder, BASE, begin, DYE, JAR, RECIPE, testStudio, type TestStudio } from '../../test/studio';
 import { eventOf, poured } from '../../test/records';
 import { parseDocumentText, withLines } from './parseDocumentText';
 
@@ -123,7 +123,7 @@ test('an import is all or nothing: one wrong line and nothing is kept', async ()
       { ...DYE, name: 'Not the same blue' },
     ],
   };
-  const { body } = await take(document).expect(400);
+  const { body } = await take(asOlder(document)).expect(400);
   expect(body.problems).toEqual([
     { field: 'dyes.1.id', message: '“blue” is on the shelf already, with other content.' },
   ]);
@@ -153,14 +153,16 @@ test.each([
   ],
   ['a repeat of no known batch', { ...begin('b9', { againOf: 'ghost' }) }, 'batches.0.againOf'],
 ])('%s is refused', async (_, batch, field) => {
-  const { body } = await take({
-    format: 'ythrion',
-    version: 1,
-    bases: [BASE],
-    dyes: [DYE],
-    stocks: [JAR],
-    batches: [withoutAcidIds(batch)],
-  }).expect(400);
+  const { body } = await take(
+    asOlder({
+      format: 'ythrion',
+      version: 1,
+      bases: [BASE],
+      dyes: [DYE],
+      stocks: [JAR],
+      batches: [withoutAcidIds(batch)],
+    }),
+  ).expect(400);
   expect(body.problems[0].field).toBe(field);
 });
 

@@ -201,4 +201,10 @@ export const MIGRATIONS: Migration[] = [
     name: '010-habits-of-a-studio',
     steps: [`ALTER TABLE studio ADD COLUMN habits JSON`],
   },
+  {
+    name: '011-how-a-dye-behaves',
+    steps: [
+      `ALTER TABLE dyes ADD COLUMN behavior JSON NOT NULL DEFAULT '{"strikes":"unknown","clears":"unknown","clearsMinutes":null,"clearsAtC":null,"bleeds":false,"breaks":false,"littleGoesFar":false,"deepestPercent":null}'`,
+    ],
+  },
 ];

@@ -182,6 +182,7 @@ export function defineModels(sequelize: Sequelize): Models {
         jarPriceCents: { type: DataTypes.INTEGER, allowNull: true },
         jarGrams: optionalReal(),
         madeOf: json(),
+        behavior: json(),
         note: text(),
         retired: yesNo(),
       },

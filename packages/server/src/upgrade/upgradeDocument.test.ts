@@ -1,14 +1,14 @@
 import { readDocument, type Batch } from '@ythrion/core';
 import request from 'supertest';
 import { FIRST_RECIPE, olderDocument } from '../../test/olderStudio';
-import { BASE, DYE, JAR, testStudio } from '../../test/studio';
+import { asOlder, BASE, DYE, JAR, testStudio } from '../../test/studio';
 import { upgradeDocument } from './upgradeDocument';
 
 const FIRST_VERSION = {
   format: 'ythrion',
   version: 1,
   bases: [BASE],
-  dyes: [DYE],
+  dyes: [asOlder(DYE)],
   stocks: [JAR],
   batches: [
     {
@@ -20,7 +20,7 @@ const FIRST_VERSION = {
         name: 'Old vesper',
         recipe: FIRST_RECIPE,
         bases: [BASE],
-        dyes: [DYE],
+        dyes: [asOlder(DYE)],
         stocks: [JAR],
       },
       entries: [

@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import {
+  behaviorWords,
   QUICK_ACIDS,
   sectionsOf,
   swapAcid,
@@ -159,6 +160,7 @@ function dyeRow(
   line: DyeLine,
 ): StageRow {
   const pour = planned.pours.find((candidate) => candidate.lineId === line.id);
+  const dye = shelf.dyes.find(({ id }) => id === line.dyeId);
   return {
     key: line.id,
     left: (
@@ -172,7 +174,7 @@ function dyeRow(
         justAdded={added === line.id}
       />
     ),
-    right: pour ? <PourResult pour={pour} /> : null,
+    right: pour ? <PourResult pour={pour} known={dye ? behaviorWords(dye.behavior) : []} /> : null,
   };
 }
 

@@ -1,54 +1,56 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { formatAmount, threeFigures, type PourLine, withTool } from '@ythrion/core';
 import { FigureText } from './FigureText';
 
-/** What one dye line comes to: the pour, large, the dye in it, and under it how it is measured. */
-export function PourResult({ pour }: { pour: PourLine }) {
+/** What one dye line comes to: the pour, large, the dye in it, under it how it is measured, and what is known of the dye. */
+export function PourResult({ pour, known = [] }: { pour: PourLine; known?: readonly string[] }) {
   return (
-    <Typography component="div" variant="body2" sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+    <Typography component="div" variant="body2">
       <FigureText
         figure={pour.volume ?? pour.grams}
         name={pour.volume ? `Pour ${pour.dyeName}` : `Weigh ${pour.dyeName}`}
         px={24}
-      />
-      <Box sx={{ minWidth: 0 }}>
-        {pour.volume
-          ? `of ${threeFigures(pour.strengthPercent ?? 0)} % ${pour.dyeName}`
-          : `${pour.dyeName} powder`}
-        {pour.volume && (
-          <>
-            {' '}
-            · <FigureText figure={pour.grams} name={`Dye in the pour of ${pour.dyeName}`} /> dye
-          </>
-        )}
-        {pour.school !== 'depth' && (
-          <>
-            {' '}
-            · <FigureText figure={pour.dos} name={`Depth of ${pour.dyeName}`} />
-          </>
-        )}
-        {pour.doses > 1 && (
-          <>
-            {' '}
-            · {pour.doses} doses of <FigureText figure={pour.each} name={`One dose of ${pour.dyeName}`} />
-          </>
-        )}
-        {pour.cut && (
-          <>
-            {' '}
-            · cut with <FigureText figure={pour.cut} name={`Citric to cut ${pour.dyeName}`} /> citric
-          </>
-        )}
-        {pour.dosOnDyeable && (
-          <>
-            {' '}
-            · <FigureText figure={pour.dosOnDyeable} name="Depth on the part that takes dye" /> on what takes
-            dye
-          </>
-        )}
-        <HowMeasured pour={pour} />
-      </Box>
+      />{' '}
+      {pour.volume
+        ? `of ${threeFigures(pour.strengthPercent ?? 0)} % ${pour.dyeName}`
+        : `${pour.dyeName} powder`}
+      {pour.volume && (
+        <>
+          {' '}
+          · <FigureText figure={pour.grams} name={`Dye in the pour of ${pour.dyeName}`} /> dye
+        </>
+      )}
+      {pour.school !== 'depth' && (
+        <>
+          {' '}
+          · <FigureText figure={pour.dos} name={`Depth of ${pour.dyeName}`} />
+        </>
+      )}
+      {pour.doses > 1 && (
+        <>
+          {' '}
+          · {pour.doses} doses of <FigureText figure={pour.each} name={`One dose of ${pour.dyeName}`} />
+        </>
+      )}
+      {pour.cut && (
+        <>
+          {' '}
+          · cut with <FigureText figure={pour.cut} name={`Citric to cut ${pour.dyeName}`} /> citric
+        </>
+      )}
+      {pour.dosOnDyeable && (
+        <>
+          {' '}
+          · <FigureText figure={pour.dosOnDyeable} name="Depth on the part that takes dye" /> on what takes
+          dye
+        </>
+      )}
+      <HowMeasured pour={pour} />
+      {known.length > 0 && (
+        <Typography variant="caption" component="div" color="text.secondary">
+          {pour.dyeName} {known.join(', ')}
+        </Typography>
+      )}
     </Typography>
   );
 }
