@@ -139,9 +139,8 @@ test('an old note becomes a depth with its uncertainty, and a dye of the pass', 
   await page.getByRole('menuitem', { name: 'Old note' }).click();
   await page.getByLabel('Old note, as it was written').fill('1/8 tsp of Vault Blue in 1/2 cup on 4 oz');
   // 1/8 of 2.9 g is 0.3625 g on 113.4 g: 0.32 %, give or take 15 % of it.
-  await expect(figure(page, /^Depth of the old note: 0\.32 %/)).toBeVisible();
-  await expect(figure(page, /^Stock of the old note: 0\.306 % w\/v/)).toBeVisible();
-  await page.getByRole('button', { name: 'Put it into the last pass' }).click();
+  await expect(figure(page, /^Depth of Vault Blue in the old note: 0\.32 %/)).toBeVisible();
+  await page.getByRole('button', { name: 'Make the last pass of it' }).click();
   // 0.32 % on 300 g is 0.96 g, 96 mL of the 1 % jar.
   await expect(figure(page, /^Pour Vault Blue: 96 mL/)).toBeVisible();
 });

@@ -1,13 +1,11 @@
 import fc from 'fast-check';
-import { BLUE, depth, formulation, goodsLine, recipe, SHELF } from '../../test/examples';
+import { depth, formulation, goodsLine, recipe, SHELF } from '../../test/examples';
 import { heatCurve } from '../plan/heatCurve';
 import { averageHex, colorAt, dyeStretches, plainLook } from '../skein/yarnLook';
-import { US_ML } from '../units/conversions';
 import { inksOf, likelyPrimaries, printOfScreen } from './fromPrint';
 import { formulate } from './materials';
 import { changeMethod, newPass } from './newColorway';
 import { METHOD_KINDS } from '../method';
-import { noteAmounts, readOldNote, splitNote } from './oldNote';
 import { passFromPattern } from './pattern';
 import { passPhCurve } from '../plan/passPhCurve';
 import { planFormulation } from '../plan/plan';
@@ -16,50 +14,6 @@ import { passSchema, recipeSchema } from './recipe';
 import { nextDepth, resizeRecipe } from '../plan/resize';
 import { runSheet } from '../words/runSheet';
 import { upgradeRecipe } from './upgradeRecipe';
-
-describe('old notes', () => {
-  const read = (text: string) => {
-    const note = noteAmounts(splitNote(text)!, 'US');
-    if (typeof note === 'string') throw new Error(note);
-    return note;
-  };
-  test('1/8 tsp of a dye in 1/2 cup on 4 oz', () => {
-    const note = read('1/8 tsp of Vault Blue in 1/2 cup on 4 oz');
-    expect(note.powder).toEqual({ teaspoons: 0.125 });
-    expect(note.waterMl).toBeCloseTo(US_ML.cup / 2, 9);
-    expect(note.goodsGrams).toBeCloseTo(4 * 28.349523125, 9);
-    // By hand, at 2.8 g a teaspoon: 0.35 g on 113.4 g is 0.309 %; in 118.3 mL it was a 0.296 % stock.
-    const said = readOldNote(note, BLUE);
-    expect(said.dos.value).toBeCloseTo(0.3087, 3);
-    expect(said.strength.value).toBeCloseTo(0.2959, 3);
-    expect(said.dos.sureness).toBe('estimate');
-    expect(said.low).toBeLessThan(said.dos.value);
-    expect(said.high).toBeGreaterThan(said.dos.value);
-  });
-  test('only half of it poured is half the depth, less sure', () => {
-    const whole = readOldNote(read('1 tsp Bell Red in 1 cup on 200 g'), BLUE);
-    const half = readOldNote(read('1 tsp of Bell Red in 1 cup, used 1/2 cup on 200 g'), BLUE);
-    expect(half.dos.value).toBeCloseTo(whole.dos.value / 2, 9);
-    expect(half.uncertainty.value).toBeGreaterThan(whole.uncertainty.value);
-  });
-  test('a weighed spoon is surer than a guessed one, and grams surer still', () => {
-    const note = read('1 tsp Vault Blue in 1 cup on 200 g');
-    const guessed = readOldNote(note, BLUE).uncertainty.value;
-    const weighed = readOldNote(note, { ...BLUE, gramsPerTeaspoon: 2.9 }).uncertainty.value;
-    const grams = readOldNote(read('2 g Vault Blue in 200 mL on 200 g'), BLUE).uncertainty.value;
-    expect(guessed).toBeGreaterThan(weighed);
-    expect(weighed).toBeGreaterThan(grams);
-  });
-  test.each([
-    ['a splash of blue on some yarn', null],
-    ['1/8 tsp of Vault Blue in a jar on 4 oz', /Water/],
-    ['1/8 tsp of Vault Blue in 1/2 cup, used 1 cup on 4 oz', /more than the 118 mL there was/],
-  ])('“%s” is not guessed at', (text, problem) => {
-    const split = splitNote(text);
-    if (problem === null) expect(split).toBeNull();
-    else expect(noteAmounts(split!, 'US')).toMatch(problem);
-  });
-});
 
 describe('size and depth', () => {
   let plan: Plan;

@@ -1,3 +1,4 @@
+import { parseQuantity } from '../units/parseQuantity';
 import { saidBySpoon } from '../units/saidBy';
 import { acidPath, plannedText } from '../recipe/measureOf';
 import { dyePath } from '../recipe/dyeEntry';
@@ -8,6 +9,10 @@ import { actsDone } from './standing';
 
 /** Stands for the words of several amounts that were all said by the spoon: the sum of them is said so too. */
 export const BY_SPOON = 'spoons';
+
+/** A text that is an amount by the spoon and nothing else: what a notebook says around it is no measure. */
+export const isSpokenAmount = (text: string): boolean =>
+  saidBySpoon(text) && parseQuantity(text, 'teaspoons', {}).ok;
 
 /** How the amount of an entry was said: typed at the pot, or planned so; null where nobody said it in words. */
 export const saidOfEvent = (

@@ -1,5 +1,5 @@
 import { BLUE, formulation, RED, SHELF } from '../../test/examples';
-import { premixSwatch } from '../amounts/premixSwatch';
+import { premixSwatch } from '../recipe/premixSwatch';
 import { planFormulation } from '../plan/plan';
 import { noticeWords } from '../words/noticeWords';
 import { behaviorWords, UNKNOWN_BEHAVIOR, type Behavior } from './behavior';

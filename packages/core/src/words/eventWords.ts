@@ -13,7 +13,7 @@ import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
-import { saidBySpoon } from '../units/saidBy';
+import { isSpokenAmount } from '../record/saidInRecord';
 import { lineBySpoon, titleOf, type Reading } from './lineWords';
 
 /** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
@@ -85,7 +85,7 @@ function actWords(event: EventOf<'act'>, reading: Reading): string {
 
 /** The amount of an event as it was said by the spoon: typed at the pot, or planned so and poured as planned. */
 function spokenAmount(event: EventOf<'act'>, reading: Reading): string | null {
-  if (saidBySpoon(event.written)) return event.written;
+  if (isSpokenAmount(event.written)) return event.written;
   const line = lineOf(event, reading);
   const asPlanned = event.written === '' && amountOf(event.act)?.amount === amountOf(line.act)?.amount;
   const said = asPlanned ? lineBySpoon(line, reading) : null;

@@ -315,7 +315,7 @@ test('jars hold what they held, and the old file is kept whole', async () => {
 });
 
 test('a recipe of the first version in an old batch is read, and its pot goes on', async () => {
-  const { madeOf: _, behavior: __, ...dye } = DYE;
+  const { madeOf: _, behavior: ____, ...dye } = DYE;
   const { lot: __, weighedGrams: ___, ...jar } = JAR;
   await inFile(folder, async (file) => {
     await file.all(

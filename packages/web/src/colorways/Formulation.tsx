@@ -4,8 +4,8 @@ import Button from '@mui/material/Button';
 import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import {
-  jarFor,
   newGoodsLine,
+  withNote,
   type Colorway,
   type ColorwayOnList,
   type HeatSet,
@@ -108,22 +108,10 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
             <Box sx={{ px: { xs: 1.5, sm: 2 }, py: 1 }}>
               <OldNoteForm
                 shelf={shelf}
-                onUse={(dyeId, percent) => {
+                onUse={(note) => {
                   const last = recipe.passes.at(-1);
-                  const id = newId();
                   if (last)
-                    draft.changePass(last.id, ({ dyes }) => ({
-                      dyes: [
-                        ...dyes,
-                        {
-                          id,
-                          dyeId,
-                          entry: { school: 'depth', percent },
-                          stockId: jarFor(shelf, dyeId),
-                          sectionId: null,
-                        },
-                      ],
-                    }));
+                    draft.changePass(last.id, (now) => withNote(now, note, plan.wog.value, shelf, newId));
                   close();
                 }}
               />

@@ -1,98 +1,111 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
+  figure,
   formatAmount,
-  noteAmounts,
-  readOldNote,
-  splitNote,
-  type NoteText,
+  noted,
+  notebookWords,
+  readNotebook,
+  type NotedDye,
+  type NotedPass,
   type ShelfResponse,
 } from '@ythrion/core';
-import { Choice } from '../parts/Choice';
 import { FigureText } from '../parts/FigureText';
-import { TextLine } from '../parts/TextLine';
+import { SaidLines } from '../sentence/SaidLines';
 
 export interface OldNoteFormProps {
   shelf: ShelfResponse;
-  /** Takes the depth the note comes to, with its dye. */
-  onUse: (dyeId: string, dosPercent: number) => void;
+  /** Takes what the note comes to. */
+  onUse: (note: NotedPass) => void;
 }
 
-const EMPTY: NoteText = { powder: '', dyeName: '', water: '', poured: '', goods: '' };
-
-/** An old note in spoons and cups, typed as it was written, as % depth with how far it may be off. */
+/** An old note in free words over several lines: what each of them was read as, and what all of it comes to. */
 export function OldNoteForm({ shelf, onUse }: OldNoteFormProps) {
-  const [whole, setWhole] = useState('');
-  const [note, setNote] = useState(EMPTY);
-  const dyes = shelf.dyes.filter((dye) => !dye.retired);
-  const [dyeId, setDyeId] = useState(dyes[0]?.id ?? '');
-  const dye = dyes.find((candidate) => candidate.id === dyeId);
-  const amounts = noteAmounts(note, shelf.studio.spoons);
-  const empty = note.powder === '' && note.water === '' && note.goods === '';
-  const read = typeof amounts === 'string' || !dye ? null : readOldNote(amounts, dye);
-  const takeWhole = (text: string): void => {
-    setWhole(text);
-    const split = splitNote(text);
-    if (!split) return;
-    setNote(split);
-    const named = dyes.find((candidate) => candidate.name.toLowerCase() === split.dyeName.toLowerCase());
-    if (named) setDyeId(named.id);
-  };
-  const field = (label: string, key: keyof NoteText, placeholder: string) => (
-    <TextLine
-      label={label}
-      value={note[key]}
-      placeholder={placeholder}
-      onChange={(text) => setNote({ ...note, [key]: text })}
-    />
-  );
+  const [text, setText] = useState('');
+  const pieces = useMemo(() => readNotebook(text, shelf), [text, shelf]);
+  const note = useMemo(() => noted(pieces, shelf), [pieces, shelf]);
+  const nameOf = (dyeId: string): string => shelf.dyes.find(({ id }) => id === dyeId)?.name ?? 'a dye';
   return (
     <Box
       component="section"
       aria-label="Old note"
-      sx={{ border: 1, borderColor: 'divider', p: 1.5, display: 'grid', gap: 1 }}
+      sx={{
+        display: 'grid',
+        columnGap: 3,
+        rowGap: 1,
+        gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '1fr 1fr' },
+      }}
     >
-      <TextLine
-        label="Old note, as it was written"
-        value={whole}
-        placeholder="1/8 tsp of Vault Blue in 1/2 cup on 4 oz"
-        onChange={takeWhole}
-      />
-      <Box
-        sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', lg: '1fr 1.4fr 1fr 1fr 1fr' } }}
-      >
-        {field('Powder', 'powder', '1/8 tsp')}
-        <Choice
-          label="Of the dye"
-          value={dyeId}
-          options={dyes.map((candidate) => ({ value: candidate.id, label: candidate.name }))}
-          onChange={setDyeId}
+      <Box sx={{ display: 'grid', gap: 1, alignContent: 'start' }}>
+        <SaidLines
+          label="Old note, as it was written"
+          value={text}
+          maxLength={2000}
+          placeholder={'1/8 tsp of Vault Blue in 1/2 cup on 4 oz\n2 tbsp citric\n2 quarts of water'}
+          onChange={setText}
         />
-        {field('In water', 'water', '1/2 cup')}
-        {field('Poured of it', 'poured', 'all of it')}
-        {field('On goods', 'goods', '4 oz')}
-      </Box>
-      {!empty && typeof amounts === 'string' && (
-        <Typography variant="body2" role="status">
-          {amounts}
-        </Typography>
-      )}
-      {read && (
-        <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-          <Typography component="div">
-            <FigureText figure={read.dos} name="Depth of the old note" px={24} /> ±
-            <FigureText figure={read.uncertainty} name="How far the note may be off" />, so{' '}
-            {formatAmount(read.low, '%')} to {formatAmount(read.high, '%')} ·{' '}
-            <FigureText figure={read.grams} name="Dye of the old note" /> from a stock of{' '}
-            <FigureText figure={read.strength} name="Stock of the old note" />
-          </Typography>
-          <Button variant="outlined" onClick={() => onUse(dyeId, Number(read.dos.value.toPrecision(3)))}>
-            Put it into the last pass
-          </Button>
+        <Box component="ul" aria-label="As it was read" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+          {pieces.map((piece, i) => (
+            <Typography component="li" variant="body2" key={`${i} ${piece.text}`}>
+              “{piece.text}”:{' '}
+              {piece.problem === null ? notebookWords(piece, shelf.dyes).join('; ') : `✕ ${piece.problem}`}
+            </Typography>
+          ))}
         </Box>
-      )}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 0.5, alignContent: 'start', justifyItems: 'start' }}>
+        {note.dyes.map((dye) => (
+          <NotedDepth key={dye.dyeId} dye={dye} name={nameOf(dye.dyeId)} goodsGrams={note.goodsGrams} />
+        ))}
+        {note.unmeasured.length > 0 && (
+          <Typography variant="body2">
+            Nobody measured {note.unmeasured.join(' and ')}: the acid of this pass stays in its place.
+          </Typography>
+        )}
+        {note.dyes.length > 0 && (
+          <Button variant="outlined" onClick={() => onUse(note)}>
+            Make the last pass of it
+          </Button>
+        )}
+      </Box>
     </Box>
+  );
+}
+
+/** One dye of the note, with how far it may be off. */
+function NotedDepth({ dye, name, goodsGrams }: { dye: NotedDye; name: string; goodsGrams: number | null }) {
+  const { grams, dosPercent, offPercent } = dye;
+  const practice = 'common practice, no source';
+  return (
+    <Typography component="div">
+      {dosPercent !== null && goodsGrams !== null ? (
+        <>
+          <FigureText
+            figure={figure(
+              dosPercent,
+              '%',
+              () => `100 × ${formatAmount(grams, 'g')} ÷ ${formatAmount(goodsGrams, 'g')} of goods`,
+              'estimate',
+              practice,
+            )}
+            name={`Depth of ${name} in the old note`}
+            px={24}
+          />{' '}
+          {name}, ±{offPercent} %, so {formatAmount(dosPercent * (1 - offPercent / 100), '%')} to{' '}
+          {formatAmount(dosPercent * (1 + offPercent / 100), '%')}
+        </>
+      ) : (
+        <>
+          <FigureText
+            figure={figure(grams, 'g', 'as the note has it', 'estimate', practice)}
+            name={`${name} in the old note`}
+            px={24}
+          />{' '}
+          {name}, ±{offPercent} %; say on what goods, and it is a depth
+        </>
+      )}
+    </Typography>
   );
 }

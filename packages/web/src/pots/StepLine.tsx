@@ -8,6 +8,7 @@ import {
   clockTime,
   dueAtOf,
   formatAmount,
+  isSpokenAmount,
   lineBegun,
   lineDone,
   lineWords,
@@ -15,7 +16,6 @@ import {
   momentWords,
   MUST_ACKNOWLEDGE,
   quantityFor,
-  saidBySpoon,
   readingOf,
   strikeOut,
   type CautionName,
@@ -127,7 +127,8 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
   const metric = got ? formatAmount(got.amount, got.unit) : '';
   const planned = words.measure?.bySpoon;
   const asPlanned = asked !== null && got?.amount === asked.amount;
-  const said = written && saidBySpoon(written) ? written : asPlanned && planned?.first ? planned.words : null;
+  const said =
+    written && isSpokenAmount(written) ? written : asPlanned && planned?.first ? planned.words : null;
   const off = asked && got && Math.abs(got.amount - asked.amount) > 0.005 * asked.amount;
   return (
     <Box

@@ -23,12 +23,12 @@ export function notebookEvents(
 ): RememberedEvent[] {
   const events: NewEvent[] = [
     { kind: 'noted', text },
-    ...pieces.flatMap(({ acts, text: written }) =>
-      acts.map((act): NewEvent => ({
+    ...pieces.flatMap(({ acts, amounts, text: piece }) =>
+      acts.map((act, i): NewEvent => ({
         kind: 'act',
         planned: null,
         act,
-        written: written.slice(0, 100),
+        written: (amounts[i] ?? piece).slice(0, 100),
         note: '',
       })),
     ),

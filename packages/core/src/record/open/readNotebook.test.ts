@@ -73,7 +73,7 @@ test('in the words of an old notebook: numbers and plain spoons in words, what w
   const [powder] = read(note);
   expect(powder!.goodsGrams).toBeCloseTo(2 * OUNCE_G, 9);
   expect(powder!.text).toBe('1/2 tsp Vault Blue in a cup, six spoons on two ounces');
-  expect(powder!.said).toBe('1/2 tsp Vault Blue in 1 cup, used 6 tablespoons on 2 ounces');
+  expect(powder!.said).toBe('1/2 tsp Vault Blue in a cup, used six spoons on two ounces');
   expect(read('1/2 tsp in a cup, six spoons on two ounces').map(({ problem }) => problem)).toEqual([
     'Say of which dye, such as “1/2 tsp Vault Blue in 1 cup”.',
   ]);
@@ -92,6 +92,19 @@ test.each([
   ['2 g Vault Blue; 5 g citric acid', ['blue powder 2.000 g', 'citric 5.000 g']],
   // A spoon of crystals that nobody has weighed.
   ['1 tbsp of citric', ['citric 13.500 g']],
+  // Half of an eighth at 3.2 g a teaspoon, several dyes, each on a line of its own.
+  [
+    'half of 1/8 tsp Vault Blue in a cup\n2 x 1/4 tsp Vault Blue\n4+1 tbsp Bell Red 1 %\na splash of vinegar\ntwo quarts of water\nleft overnight',
+    [
+      'blue powder 0.200 g',
+      'water 236.59',
+      'blue powder 1.600 g',
+      'red 1 73.934 mL',
+      'vinegar somehow mL',
+      'water 1892.71',
+      'stand 720',
+    ],
+  ],
   [
     'on 100 g of sock yarn, yarn in, heated to 185 F, held 20 min until clear',
     ['place', 'heat 85.0', 'hold 88 for 20 clear'],
@@ -110,6 +123,12 @@ test('what cannot be read is kept as it was written, and says why', () => {
     expect.stringMatching(/no dye called “Nightshade”/),
   ]);
   expect(why('the moon was full')).toEqual([expect.stringMatching(/kept as a note only/)]);
+  expect(why('1/8 tsp of Vault Blue in 1/2 cup, used 1 cup on 4 oz')).toEqual([
+    expect.stringMatching(/237 mL is more than the 118 mL there was/),
+  ]);
+  expect(why('1/8 tsp of Vault Blue in a jar on 4 oz')).toEqual([
+    expect.stringMatching(/“jar” in “a jar” is no measure/),
+  ]);
   expect(read('')).toEqual([]);
 });
 

@@ -1,11 +1,12 @@
 import { ACIDS, ACID_MATERIALS, type AcidMaterial } from '../../materials/acids';
 import type { Act, ActOf } from '../../process/act';
 import { quantityFor } from '../../recipe/quantityFor';
-import { noteNumbers } from '../../recipe/noteNumbers';
+import { amountAtHead, amountWithin } from '../../units/amountAtHead';
 import { splitNote } from '../../recipe/oldNote';
 import { readingOf, type Powders } from '../../recipe/readingOf';
 import type { Dye } from '../../shelf/dye';
 import type { Stock } from '../../shelf/stock';
+import { formatAmount } from '../../units/formatQuantity';
 import { parseQuantity, type ParseContext } from '../../units/parseQuantity';
 import type { QuantityKindName } from '../../units/quantityKinds';
 import { alsoDoneAct, type Doing, type Said } from './doneActs';
@@ -15,9 +16,11 @@ import { OPEN_PASS, OPEN_VESSEL } from './openBatch';
 export interface NotebookPiece {
   /** As it was written. */
   text: string;
-  /** As it was taken: the numbers in digits, and whatever else was said in words. */
+  /** As it was taken, where more had to be understood. */
   said: string;
   acts: Act[];
+  /** How the amount of each act was written; null where the note gives it otherwise. */
+  amounts: (string | null)[];
   /** Dry goods it speaks of, g; null for none. */
   goodsGrams: number | null;
   /** Why it could not be read; null when it could. */
@@ -39,11 +42,12 @@ export function readNotebook(text: string, shelf: NotebookShelf): NotebookPiece[
   return piecesOf(text).map((piece) => {
     for (const read of READERS) {
       const found = read(piece.said, shelf);
-      if (found) return { ...piece, acts: [], goodsGrams: null, problem: null, ...found };
+      if (found) return { ...piece, acts: [], amounts: [], goodsGrams: null, problem: null, ...found };
     }
     return {
       ...piece,
       acts: [],
+      amounts: [],
       goodsGrams: null,
       problem:
         'This is kept as a note only. Say what went in and how much, or what was done and for how long.',
@@ -60,7 +64,7 @@ function piecesOf(text: string): Piece[] {
     .map((part) => part.trim().replace(/\.$/, ''))
     .filter((part) => part !== '');
   return parts.reduce<Piece[]>((pieces, part) => {
-    const piece = { text: part, said: noteNumbers(part) };
+    const piece = { text: part, said: part };
     const last = pieces.at(-1);
     // How the bath was after a wait belongs to the wait.
     if (last && /^(?:until |bath |till )?clear$/i.test(part))
@@ -68,15 +72,17 @@ function piecesOf(text: string): Piece[] {
     if (!last || splitNote(last.said)) return [...pieces, piece];
     const used = /^(?:used|poured|took)\s/i.test(piece.said) ? piece.said : `used ${piece.said}`;
     const joined = { text: `${last.text}, ${part}`, said: `${last.said}, ${used}` };
-    return POURED.test(used) && splitNote(joined.said)
-      ? [...pieces.slice(0, -1), joined]
-      : [...pieces, piece];
+    return isPoured(used) && splitNote(joined.said) ? [...pieces.slice(0, -1), joined] : [...pieces, piece];
   }, []);
 }
 
-/** What was used of a powder in water. */
-const POURED =
-  /^(?:used|poured|took)\s+(?:all|(?:[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsp|tea|tbsp|table|cup|ml|fl|oz|l\b|t\b)))/i;
+/** Whether some words say what was used of a powder in water: all of it, or an amount of it on goods. */
+function isPoured(used: string): boolean {
+  const of = used.replace(/^(?:used|poured|took)\s+/i, '');
+  if (/^all\b/i.test(of)) return true;
+  const head = amountAtHead(of);
+  return head !== null && (head.what === '' || /^(?:on|onto|for|over)\b/i.test(head.what));
+}
 
 type Found = Partial<Omit<NotebookPiece, 'text'>>;
 type Reader = (piece: string, shelf: NotebookShelf) => Found | null;
@@ -128,29 +134,39 @@ const powderInWater: Reader = (piece, shelf) => {
     ? amountIn(note.goods.replace(/\s+of\s.*$/i, ''), 'fiberMass', context)
     : null;
   for (const one of [grams, ml, used, goods]) if (typeof one === 'string') return { problem: one };
+  if (Number(used) > 1.001 * Number(ml))
+    return {
+      problem: `${formatAmount(Number(used), 'mL')} is more than the ${formatAmount(Number(ml), 'mL')} there was.`,
+    };
   const share = Math.min(1, Number(used) / Number(ml));
   return {
     acts: [dyePut(dye, Number(grams) * share, null), water(Number(ml) * share)],
+    // What was used of it says how much dye that was, and nobody wrote that down.
+    amounts: note.poured === '' ? [note.powder, note.water] : [null, note.poured],
     goodsGrams: goods === null ? null : Number(goods),
   };
 };
 
-/** An amount with its unit at the head of a piece, and what it is of. */
-const MEASURED =
-  /^(?:added\s+|plus\s+|with\s+|in\s+)?(?<much>[\d\s./½⅓⅔¼¾⅛⅜⅝⅞]+\s*(?:tsps?|teaspoons?|tbsps?|tablespoons?|cups?|grams?|kg|g|mg|ml|liters?|litres?|l|quarts?|qt|pints?|pt|gallons?|gal|fl\.?\s?oz|oz|ounces?|lbs?|pounds?|t|T)\b\.?)\s*(?:of\s+)?(?<what>.+)$/i;
+/** Amounts that nobody measured. */
+const BY_EYE = /splash|pinch|dash|smidgen/i;
+
+/** What may stand before an amount. */
+const BEFORE = /^(?:added|plus|with|in|and|put in|poured in)\s+/i;
 
 const measured: Reader = (piece, shelf) => {
   const { dyes, stocks } = shelf;
   const { spoons } = shelf.studio;
-  const found = MEASURED.exec(piece)?.groups;
-  if (!found?.much || !found.what) return null;
+  const found = amountAtHead(piece.replace(BEFORE, ''), { spoons });
+  if (!found || found.what === '') return null;
   const { much, what } = found;
-  if (/\bwater\b/i.test(what)) return oneAct(amountIn(much, 'volume', { spoons }), water);
+  if (/\bwater\b/i.test(what)) return oneAct(amountIn(much, 'volume', { spoons }), water, much);
   const acid = acidIn(what);
   if (acid) {
     const material = acidMaterial(acid);
     const amount = amountIn(much, quantityFor(material, ACIDS[acid].unit), readingOf(material, shelf));
-    return { acts: [acidPut(acid, typeof amount === 'number' ? amount : null)] };
+    // What nobody measured stays unmeasured: a splash is no 15 mL in a record.
+    const isMeasured = typeof amount === 'number' && !BY_EYE.test(much);
+    return { acts: [acidPut(acid, isMeasured ? amount : null)], amounts: [much] };
   }
   const dye = dyeIn(what, dyes);
   if (!dye) return /\b(?:goods|yarn|wool|silk|nylon|skeins?)\b/i.test(what) ? null : unknownDye(what, dyes);
@@ -159,11 +175,14 @@ const measured: Reader = (piece, shelf) => {
     return oneAct(
       amountIn(much, 'dyeMass', readingOf({ kind: 'dye', dyeId: dye.id, strengthPercent: null }, shelf)),
       (grams) => dyePut(dye, grams, null),
+      much,
     );
   const strengthPercent = Number(percent);
   const jar = stocks.find((stock) => stock.dyeId === dye.id && stock.strengthPercent === strengthPercent);
-  return oneAct(amountIn(much, 'volume', { spoons }), (ml) =>
-    dyePut(dye, ml, { id: jar?.id ?? '', strengthPercent }),
+  return oneAct(
+    amountIn(much, 'volume', { spoons }),
+    (ml) => dyePut(dye, ml, { id: jar?.id ?? '', strengthPercent }),
+    much,
   );
 };
 
@@ -221,10 +240,10 @@ const SIMMER_C = 88;
 const done: Reader = (piece) => {
   const doing = DONE.find(([words]) => words.test(piece))?.[1];
   if (doing === undefined) return null;
-  const degrees = /(\d+(?:\.\d+)?)\s*(?:°|degrees?)?\s*([CF])\b/.exec(piece);
-  const celsius = degrees ? amountIn(`${degrees[1]} ${degrees[2]}`, 'temperature', {}) : null;
-  const span = /(?:[\d./½¼¾]+\s*)+(?:min(?:ute)?s?|h(?:ou)?rs?|h|days?)\b/i.exec(piece)?.[0];
-  const minutes = span === undefined ? null : amountIn(span, 'minutes', {});
+  const degrees = amountWithin(piece, 'temperature');
+  const celsius = degrees === null ? null : amountIn(degrees, 'temperature', {});
+  const span = amountWithin(piece, 'minutes');
+  const minutes = span === null ? null : amountIn(span, 'minutes', {});
   if (typeof celsius === 'string') return { problem: celsius };
   if (typeof minutes === 'string') return { problem: minutes };
   if ((doing === 'hold' || doing === 'stand') && minutes === null)
@@ -246,5 +265,5 @@ function amountIn(text: string, kind: QuantityKindName, context: ParseContext): 
   return read.ok ? read.value : read.problem;
 }
 
-const oneAct = (amount: number | string, of: (amount: number) => Act): Found =>
-  typeof amount === 'string' ? { problem: amount } : { acts: [of(amount)] };
+const oneAct = (amount: number | string, of: (amount: number) => Act, much: string): Found =>
+  typeof amount === 'string' ? { problem: amount } : { acts: [of(amount)], amounts: [much] };

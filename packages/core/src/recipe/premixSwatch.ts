@@ -1,6 +1,6 @@
 import { drawnColor } from '../color/drawnColor';
 import type { Dye } from '../shelf/dye';
-import { singleDyes } from './premix';
+import { singleDyes } from '../amounts/premix';
 
 /** Undyed wool, on which a swatch is drawn. */
 const GROUND_HEX = '#efe9dc';
