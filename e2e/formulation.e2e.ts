@@ -30,7 +30,13 @@ const SCHOOLS: [string, string, string, RegExp, RegExp?][] = [
   ['grams of dye', 'Grams', '0.8', /^Pour Bell Red: 80 mL/, /^Depth of Bell Red: 0\.4 %/],
   ['mL of stock', 'Stock', '150', /^Pour Bell Red: 150 mL/, /^Depth of Bell Red: 0\.75 %/],
   // 7 US teaspoons of 4.929 mL.
-  ['spoons of stock', 'Spoons', '2 tbsp + 1 tsp', /^Pour Bell Red: 2 tbsp \+ 1 tsp, 34\.5 mL/, /^Depth of Bell Red: 0\.173 %/],
+  [
+    'spoons of stock',
+    'Spoons',
+    '2 tbsp + 1 tsp',
+    /^Pour Bell Red: 2 tbsp \+ 1 tsp, 34\.5 mL/,
+    /^Depth of Bell Red: 0\.173 %/,
+  ],
   // A quarter teaspoon at 2.9 g a level teaspoon is 0.725 g.
   ['spoons of powder', 'Spoons', '1/4', /^Pour Bell Red: 72\.5 mL/, /^Depth of Bell Red: 0\.36[23] %/],
 ];

@@ -34,7 +34,7 @@ test('acid is said in spoons as well as by the liter, and a word met for the fir
   await acid.press('Control+a');
   await acid.pressSequentially('3 Tbsp');
   // Three US tablespoons are 44.36 mL.
-  await expect(page.getByRole('button', { name: /^Acid, white vinegar: 44\.4 mL/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Acid, white vinegar: 3 Tbsp, 44\.4 mL/ })).toBeVisible();
   await expect(field(page, 'Acid in all')).toHaveValue('3 Tbsp');
   await page.reload();
   await expect(field(page, 'Acid in all')).toHaveValue('3 Tbsp');

@@ -214,5 +214,6 @@ export function quickFormulation(
     spoons,
     water: studio?.water ?? DEFAULT_WATER,
     place: studio?.place ?? DEFAULT_PLACE,
+    asWritten: quick.written,
   };
 }

@@ -14,11 +14,8 @@ export function Spoken({ words, px }: { words: string; px: number }) {
           <span key={i}>
             {i > 0 && ' + '}
             <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-              {number}
-              <Box
-                component="span"
-                sx={{ fontSize: small, fontWeight: 500, ml: number === '' ? 0 : '0.25em' }}
-              >
+              {number === '' ? '' : `${number} `}
+              <Box component="span" sx={{ fontSize: small, fontWeight: 500 }}>
                 {measure}
               </Box>
             </Box>

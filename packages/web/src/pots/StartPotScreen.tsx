@@ -20,10 +20,12 @@ import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBook, useOpenBatch, useRunning, useShelf } from '../studio/queries';
 import { outbox } from '../outbox/thisDevice';
-import { Choice } from '../parts/Choice';
 import { newId } from '../parts/newId';
-import { QuantityField } from '../parts/QuantityField';
 import { say } from '../parts/say';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
+import { SmallKey } from '../sentence/SmallKey';
 import { Waiting } from '../parts/Waiting';
 import { NeedsBase } from '../parts/NeedsBase';
 import { useInUse } from '../batch/useInUse';
@@ -81,7 +83,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
     <Box sx={{ maxWidth: 620, p: 2, display: 'grid', gap: 2 }}>
       <Typography variant="h1">Start without a plan</Typography>
       {goods.map((line, i) => (
-        <GoodsFields
+        <GoodsSentence
           key={line.id}
           line={line}
           which={goods.length === 1 ? '' : ` ${i + 1}`}
@@ -94,7 +96,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
             set(line.id, { dyedOverHex: row?.hex ?? null });
           }}
           onChange={(changes) => set(line.id, changes)}
-          onSmallKey={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
+          onLeaveOut={goods.length > 1 ? () => setGoods(goods.filter(({ id }) => id !== line.id)) : null}
         />
       ))}
       <Button
@@ -104,33 +106,39 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
       >
         More goods
       </Button>
-      <Choice
-        label="What is in the vessel"
-        value={from}
-        options={[
-          { value: '', label: 'nothing yet' },
-          ...running.map((batch) => ({
-            value: batch.id,
-            label: `the bath of ${batch.name}, ${batch.code}`,
-          })),
-        ]}
-        onChange={setFrom}
-      />
+      <Sentence>
+        In the vessel is{' '}
+        <SaidChoice
+          label="What is in the vessel"
+          value={from}
+          options={[
+            { value: '', label: 'nothing yet' },
+            ...running.map((batch) => ({
+              value: batch.id,
+              label: `the bath of ${batch.name}, ${batch.code}`,
+            })),
+          ]}
+          onChange={setFrom}
+        />
+      </Sentence>
       {source ? (
         <Typography variant="body2">
           In {source.formulation.pot?.name ?? 'its vessel'}. The bath leaves batch {source.code} with all that
           is in it now; what it had left of dye counts in no depth here.
         </Typography>
       ) : (
-        <Choice
-          label="Vessel"
-          value={potId}
-          options={[
-            { value: '', label: 'no vessel named' },
-            ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-          ]}
-          onChange={setPotId}
-        />
+        <Sentence>
+          It is{' '}
+          <SaidChoice
+            label="Vessel"
+            value={potId}
+            options={[
+              { value: '', label: 'no vessel named' },
+              ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
+            ]}
+            onChange={setPotId}
+          />
+        </Sentence>
       )}
       <Button variant="contained" size="large" disabled={begin.isPending} onClick={() => void start()}>
         {beside === null ? 'Begin' : `Begin beside ${beside}, both in one vessel`}
@@ -139,7 +147,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
   );
 }
 
-function GoodsFields({
+function GoodsSentence({
   line,
   which,
   bases,
@@ -147,7 +155,7 @@ function GoodsFields({
   book,
   onDyedIn,
   onChange,
-  onSmallKey,
+  onLeaveOut,
 }: {
   line: GoodsLine;
   which: string;
@@ -157,45 +165,43 @@ function GoodsFields({
   book: readonly BatchSummary[];
   onDyedIn: (row: BatchSummary | null) => void;
   onChange: (changes: Partial<GoodsLine>) => void;
-  onSmallKey: (() => void) | null;
+  onLeaveOut: (() => void) | null;
 }) {
   return (
-    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { xs: '1fr 1fr', sm: '2fr 1fr 1fr auto' } }}>
-      <Box sx={{ gridColumn: { xs: '1 / -1', sm: 'auto' } }}>
-        <Choice
-          label={`Base${which}`}
-          value={line.baseId}
-          options={bases.map((base) => ({ value: base.id, label: base.name }))}
-          onChange={(baseId) => {
-            const base = bases.find(({ id }) => id === baseId);
-            if (base) onChange({ baseId, gramsEach: base.putUpGrams });
-          }}
-        />
-      </Box>
-      <QuantityField
+    <Sentence>
+      <SaidAmount
         label={`Count${which}`}
         kind="count"
         value={line.count}
         onChange={(count) => onChange({ count })}
-      />
-      <QuantityField
+      />{' '}
+      ×{' '}
+      <SaidAmount
         label={`Each, dry${which}`}
         kind="fiberMass"
         value={line.gramsEach}
         onChange={(gramsEach) => onChange({ gramsEach })}
+      />{' '}
+      <SaidChoice
+        label={`Base${which}`}
+        value={line.baseId}
+        options={bases.map((base) => ({ value: base.id, label: base.name }))}
+        onChange={(baseId) => {
+          const base = bases.find(({ id }) => id === baseId);
+          if (base) onChange({ baseId, gramsEach: base.putUpGrams });
+        }}
       />
-      <Box sx={{ gridColumn: '1 / -1' }}>
-        <Choice
-          label={`These goods are${which}`}
-          value={dyedIn}
-          options={[
-            { value: '', label: 'undyed' },
-            ...book.map((row) => ({ value: row.id, label: `from batch ${row.code}, ${row.name}` })),
-          ]}
-          onChange={(id) => onDyedIn(book.find((row) => row.id === id) ?? null)}
-        />
-      </Box>
-      {onSmallKey && <Button onClick={onSmallKey}>Leave out</Button>}
-    </Box>
+      ,{' '}
+      <SaidChoice
+        label={`These goods are${which}`}
+        value={dyedIn}
+        options={[
+          { value: '', label: 'undyed' },
+          ...book.map((row) => ({ value: row.id, label: `from batch ${row.code}, ${row.name}` })),
+        ]}
+        onChange={(id) => onDyedIn(book.find((row) => row.id === id) ?? null)}
+      />
+      {onLeaveOut && <SmallKey label={`Leave out the goods${which}`} onPress={onLeaveOut} />}
+    </Sentence>
   );
 }

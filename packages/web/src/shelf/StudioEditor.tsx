@@ -73,7 +73,7 @@ export function StudioEditor({ studio }: { studio: Studio }) {
             />
           )}
         />
-        <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr 1fr' } }}>
+        <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: 'repeat(auto-fit, minmax(240px, 1fr))' }}>
           <AmountField control={control} name="place.altitudeM" label="Altitude" kind="altitude" />
           <AmountField control={control} name="place.tapC" label="Tap water" kind="roomTemperature" />
           <AmountField control={control} name="place.roomC" label="Room" kind="roomTemperature" />
