@@ -1,3 +1,4 @@
+import type { Stock } from '../shelf/stock';
 import { spoonMl } from '../units/conversions';
 import { inSpoons, type InSpoons, type SpoonSet } from '../units/inSpoons';
 import type { Primaries } from '../shelf/habits';
@@ -82,6 +83,22 @@ export function inkInSpoons(percent: number, fullTeaspoons: number, spoons: Spoo
     said: inSpoons(ml, spoons, COARSE_PERCENT),
   };
 }
+
+/** Strength that primaries are made up at in most studios, % w/v (common practice, no source). */
+const PRIMARY_PERCENT = 1;
+
+/**
+ * The jar an ink is spooned from: so many spoons of one ink are only as much as of another where both jars are as strong, so
+ * that of several the one nearest to 1 % is taken. @returns null where the dye has no jar
+ */
+export const jarForInk = ({ stocks }: { stocks: readonly Stock[] }, dyeId: string): Stock | null =>
+  stocks
+    .filter((stock) => stock.dyeId === dyeId && !stock.retired)
+    .toSorted(
+      (a, b) =>
+        Math.abs(Math.log(a.strengthPercent / PRIMARY_PERCENT)) -
+        Math.abs(Math.log(b.strengthPercent / PRIMARY_PERCENT)),
+    )[0] ?? null;
 
 /** The dyes that stand for the inks: those that the studio keeps for it, or the likeliest on the shelf. */
 export function primariesOf(dyes: readonly Dye[], kept: Primaries): Primaries {

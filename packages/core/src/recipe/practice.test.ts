@@ -9,7 +9,7 @@ import { readEntry } from './dyeEntry';
 import { METHODS } from '../method';
 import { newColorway } from './newColorway';
 import { USUAL_SPOONS } from '../units/inSpoons';
-import { inkInSpoons, primariesOf } from './fromPrint';
+import { inkInSpoons, jarForInk, primariesOf } from './fromPrint';
 import { BLUE, BLUE_1, SHELF } from '../../test/examples';
 
 describe('rules of thumb of the trade (common practice, no source)', () => {
@@ -101,6 +101,17 @@ describe('print values in spoons (common practice, no source)', () => {
     expect(inkInSpoons(100, 12, set).said?.words).toBe('4 tbsp');
     expect(inkInSpoons(5, 12, set).said?.words).toBe('5/8 tsp');
     expect(inkInSpoons(0, 12, set).said).toBeNull();
+  });
+  test('an ink comes from the jar nearest to 1 %, as the others do', () => {
+    const stocks = [
+      { ...BLUE_1, id: 'weak', strengthPercent: 0.1 },
+      { ...BLUE_1, id: 'one', strengthPercent: 1 },
+      { ...BLUE_1, id: 'old', strengthPercent: 1, retired: true },
+      { ...BLUE_1, id: 'strong', strengthPercent: 4 },
+    ];
+    expect(jarForInk({ stocks }, 'blue')?.id).toBe('one');
+    expect(jarForInk({ stocks: stocks.toSpliced(1, 1) }, 'blue')?.id).toBe('strong');
+    expect(jarForInk({ stocks }, 'red')).toBeNull();
   });
   test('the studio’s own primaries stand, as long as they are on the shelf', () => {
     const kept = { cyan: 'red', magenta: 'gone', yellow: null, black: null };

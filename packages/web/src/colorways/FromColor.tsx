@@ -8,7 +8,8 @@ import {
   formatAmount,
   inkInSpoons,
   inksOf,
-  jarFor,
+  jarForInk,
+  jarWords,
   primariesOf,
   printOfScreen,
   spoonMl,
@@ -18,6 +19,7 @@ import {
   type PrintValues,
   type ShelfResponse,
   type SpoonSystem,
+  type Stock,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { usePutStudio } from '../studio/queries';
@@ -50,7 +52,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
   const spoons = spoonSetOf(studio);
   const inSpoonsOf = (ink: (typeof INKS)[number]): InkInSpoons | null =>
     full.by === 'spoons' ? inkInSpoons(values[ink], full.teaspoons, spoons) : null;
-  const jarOf = (ink: (typeof INKS)[number]): string | null => jarFor(shelf, primaries[ink] ?? '');
+  const jarOf = (ink: (typeof INKS)[number]): Stock | null => jarForInk(shelf, primaries[ink] ?? '');
   // Spoons of stock want a jar to come from.
   const inks = inksOf(values).filter(
     (ink) =>
@@ -68,7 +70,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
           entry: said
             ? { school: 'stock spoons' as const, teaspoons: said.ml / spoonMl('tsp', spoons.system) }
             : { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
-          stockId: jarOf(ink),
+          stockId: jarOf(ink)?.id ?? null,
           sectionId: pass.dyes[0]?.sectionId ?? null,
         },
       };
@@ -144,7 +146,7 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
             ]}
             onChange={(id) => setPrimaries((now) => ({ ...now, [ink]: id === '' ? null : id }))}
           />
-          <InkWords of={inSpoonsOf(ink)} jar={primaries[ink] === null || jarOf(ink) !== null} />
+          <InkWords of={inSpoonsOf(ink)} jar={jarOf(ink)} />
         </Sentence>
       ))}
       <Button variant="contained" disabled={inks.length === 0} onClick={use} sx={{ justifySelf: 'start' }}>
@@ -180,7 +182,7 @@ function fullSaid(
 }
 
 /** An ink in spoons, with what it comes to exactly. */
-function InkWords({ of, jar }: { of: InkInSpoons | null; jar: boolean }) {
+function InkWords({ of, jar }: { of: InkInSpoons | null; jar: Stock | null }) {
   if (!of || of.teaspoons === 0) return null;
   return (
     <Typography component="span" variant="body2">
@@ -188,7 +190,7 @@ function InkWords({ of, jar }: { of: InkInSpoons | null; jar: boolean }) {
       {!jar
         ? 'no jar of it on the shelf'
         : of.said
-          ? `${of.said.words}, exactly ${formatAmount(of.tablespoons, 'tbsp')}`
+          ? `${of.said.words} of ${jarWords(jar)}, exactly ${formatAmount(of.tablespoons, 'tbsp')}`
           : 'too little for your smallest spoon'}
     </Typography>
   );

@@ -14,9 +14,9 @@ export function Spoken({ words, px }: { words: string; px: number }) {
           <span key={i}>
             {i > 0 && ' + '}
             <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
-              {number === '' ? '' : `${number} `}
+              {number}
               <Box component="span" sx={{ fontSize: small, fontWeight: 500 }}>
-                {measure}
+                {number === '' ? measure : ` ${measure}`}
               </Box>
             </Box>
           </span>
