@@ -92,9 +92,9 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await page.getByLabel('What', { exact: true }).selectOption({ label: 'Bell Red 1 %' });
     await fill(page, 'How much', '2 tsp');
     await page.getByRole('region', { name: 'Also added' }).getByRole('button', { name: 'Keep' }).click();
-    await expect(page.getByText('Also added 9.86 mL (2 tsp) of Bell Red 1 %')).toBeVisible();
+    await expect(page.getByText('Also added 2 tsp (9.86 mL) of Bell Red 1 %')).toBeVisible();
     await page.reload();
-    await expect(page.getByText('Also added 9.86 mL (2 tsp) of Bell Red 1 %')).toBeVisible();
+    await expect(page.getByText('Also added 2 tsp (9.86 mL) of Bell Red 1 %')).toBeVisible();
     await page.getByRole('button', { name: 'tinted' }).click();
     await expect(page.getByText(/bath tinted$/)).toBeVisible();
     for (let i = 0; i < 12 && (await page.locator('[aria-current="step"]').count()) > 0; i += 1) {

@@ -80,6 +80,7 @@ test('two devices log without a network, one opens anew amid it, the server fall
     await expect(page.getByText(/: entered twice/)).toBeHidden();
     await page.goto(`${application.url}/book/b15-angelus`);
     await expect(page.getByRole('heading', { name: 'True recipe' })).toBeVisible();
+    await expect(page.getByRole('button', { name: /^Keep as version/ })).toBeVisible();
   }
   const recipes = await Promise.all([one, other].map(({ page }) => page.getByRole('main').innerText()));
   expect(recipes[0]).toContain('After the reload.');

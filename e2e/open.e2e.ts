@@ -117,7 +117,7 @@ test('a batch out of the paper notebook: typed as it was said, on its own day, m
   await expect(step.getByText('Nobody measured it then.')).toBeVisible();
   await step.getByLabel('How much, if you measure it now').fill('1/4 cup');
   await step.getByRole('button', { name: 'Keep' }).click();
-  await expect(page.getByText('59.1 mL (1/4 cup)')).toBeVisible();
+  await expect(page.getByText('1/4 cup (59.1 mL)')).toBeVisible();
   await expect(step.getByRole('heading')).toHaveText('Lift the goods in');
 });
 
@@ -132,7 +132,7 @@ test('an old note in words: numbers, plain spoons, and what was used of the cup 
     );
   const read = page.getByRole('region', { name: 'Read as' });
   await expect(
-    read.getByText('taken as “1/2 tsp of Vesper Violet in 1 cup, used 6 tablespoons on 2 ounces”'),
+    read.getByText('taken as “1/2 tsp of Vesper Violet in a cup, used six spoons on two ounces”'),
   ).toBeVisible();
   await expect(read.getByText('88.7 mL of water')).toBeVisible();
   await expect(read.getByText('on 56.7 g of goods')).toBeVisible();

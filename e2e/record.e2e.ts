@@ -22,7 +22,7 @@ test('a slip is taken back from the message, and both stay in the record', async
   await expect(current(page)).toHaveText('Add white vinegar to the bath');
   await page.getByRole('link', { name: 'Record' }).click();
   await expect(page.getByText('Taken back: Add white vinegar to the bath: 160 mL')).toBeVisible();
-  await expect(page.getByText(/^[\d:]+ Add white vinegar to the bath: 160 mL$/)).toHaveCSS(
+  await expect(page.getByText(/(?:^|\s)[\d:]+ Add white vinegar to the bath: 160 mL$/)).toHaveCSS(
     'text-decoration-line',
     'line-through',
   );

@@ -22,13 +22,22 @@ const VIEWS = [
   { name: 'colorways', path: '/colorways', size: DESK },
   { name: 'formulation', path: '/colorways/green-bronze', size: DESK },
   { name: 'formulation-passes', path: '/colorways/carillon', size: DESK },
-  {
-    name: 'acid-chart',
-    path: '/colorways/high-mass',
-    size: DESK,
-    act: (page) => page.getByRole('button', { name: /^pH curve/ }).click(),
-  },
   { name: 'formulation-phone', path: '/colorways/green-bronze', size: PHONE },
+  {
+    name: 'formulation-spoons',
+    path: '/colorways/green-bronze',
+    size: DESK,
+    act: async (page) => {
+      const depths = page.getByRole('textbox', { name: 'Depth', exact: true });
+      await depths.nth(1).fill('7 tbsp');
+      await depths.nth(1).fill('2 tbsp');
+      await page.getByRole('textbox', { name: 'Liquor ratio' }).fill('38 cups');
+      await page.getByRole('textbox', { name: 'Dose', exact: true }).fill('1 tbsp');
+      await page.getByRole('textbox', { name: 'Temperature', exact: true }).fill('190F');
+      await page.getByRole('textbox', { name: 'Spoons', exact: true }).first().focus();
+      await page.getByRole('button', { name: /^Acid, .*: 1 tbsp/ }).waitFor();
+    },
+  },
   { name: 'pots-phone', path: '/pots', size: PHONE },
   { name: 'pour-card-phone', path: '/pots/b15-angelus', size: PHONE },
   { name: 'book', path: '/book', size: DESK },
@@ -47,7 +56,22 @@ const VIEWS = [
       await page.getByText('rinsed', { exact: true }).waitFor();
     },
   },
-  { name: 'shelf-dyes', path: '/shelf/dyes/vault-blue', size: DESK },
+  {
+    name: 'studio-start',
+    path: '/shelf/start',
+    size: DESK,
+    act: async (page) => {
+      await page
+        .getByLabel('Dyes, one a line')
+        .fill(
+          'Belfry Teal T9\nTocsin Red R9 4 %\nMatins Gold\nVault Blue\nCompline Plum V9\nLantern Brown N9',
+        );
+      await page
+        .getByLabel('Bases, one a line')
+        .fill('Escape Wheel 80% merino 20% nylon superwash 100 g\nRope Wool');
+      await page.getByRole('button', { name: 'Slow cooker, 6 L' }).click();
+    },
+  },
   {
     name: 'stock-scale',
     path: '/shelf/stocks/new?like=vault-blue-4',

@@ -2,7 +2,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { colorwaySchema, titleOf, type Batch, type Reading, type VersionOf, problemsOf } from '@ythrion/core';
+import {
+  colorwaySchema,
+  titleOf,
+  writtenAgain,
+  type Batch,
+  type Reading,
+  type VersionOf,
+  problemsOf,
+} from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useColorway, useSaveColorway } from '../studio/queries';
 import { newId } from '../parts/newId';
@@ -23,6 +31,8 @@ export function KeepVersion({
   const navigate = useNavigate();
   if (version === null) return null;
   const [newest] = versions.data ?? [];
+  // Without its versions at hand nobody knows which is the next: it is never taken for a colorway of its own.
+  const unknown = batch.colorwayId !== null && !versions.data;
   const keep = async (): Promise<void> => {
     const next = colorwaySchema.safeParse({
       id: newest?.id ?? newId(),
@@ -31,6 +41,8 @@ export function KeepVersion({
       note: `As batch ${batch.code} was really dyed.`,
       version: (newest?.version ?? 0) + 1,
       recipe: version.recipe,
+      // What was said by the spoon stays so in the version that comes of it.
+      asWritten: writtenAgain(batch, version.recipe),
     });
     if (!next.success)
       return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be kept as a recipe.');
@@ -44,8 +56,12 @@ export function KeepVersion({
   };
   return (
     <Box sx={{ mt: 1.5 }}>
-      <Button variant="outlined" disabled={save.isPending || versions.isLoading} onClick={() => void keep()}>
-        {newest ? `Keep as version ${newest.version + 1} of ${newest.name}` : 'Keep as a colorway'}
+      <Button variant="outlined" disabled={save.isPending || unknown} onClick={() => void keep()}>
+        {unknown
+          ? 'Keep as the next version'
+          : newest
+            ? `Keep as version ${newest.version + 1} of ${newest.name}`
+            : 'Keep as a colorway'}
       </Button>
       {version.lost.length > 0 && (
         <Typography variant="body2" sx={{ mt: 0.5 }}>

@@ -184,8 +184,8 @@ function StepSetting({ step, at, pass, shelf, written, onChange }: StepSettingPr
             label={`Until, step ${at + 1}`}
             value={step.untilClear ? 'clear' : 'time'}
             options={[
-              { value: 'clear', label: 'or until it is clear' },
-              { value: 'time', label: 'by the clock' },
+              { value: 'clear', label: 'clear', said: 'or until it is clear' },
+              { value: 'time', label: 'time is up', said: 'by the clock' },
             ]}
             onChange={(until) => onChange({ ...step, untilClear: until === 'clear' }, written)}
           />

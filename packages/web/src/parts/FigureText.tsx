@@ -17,6 +17,8 @@ export interface FigureTextProps {
   bare?: boolean;
 }
 
+/** Figures as large as this stand at the pots, px. */
+const BENCH_PX = 44;
 /** Figures smaller than this have no room for another measure beside them, px. */
 const ROOM_PX = 20;
 
@@ -50,7 +52,14 @@ export function FigureText({ figure, name, px = 15, bare = false }: FigureTextPr
         )}
       </ButtonBase>
       {own && (spoken || px >= ROOM_PX) && (
-        <Other own={own} metric={metric} spoken={spoken} name={name} onTurn={() => setTurned(!turned)} />
+        <Other
+          own={own}
+          metric={metric}
+          spoken={spoken}
+          name={name}
+          bench={px >= BENCH_PX}
+          onTurn={() => setTurned(!turned)}
+        />
       )}
       {anchor !== null && (
         <Suspense>
@@ -67,11 +76,13 @@ interface OtherProps {
   /** Whether the own measure stands first, so that the metric one is the other. */
   spoken: boolean;
   name: string;
+  /** At the pots. */
+  bench: boolean;
   onTurn: () => void;
 }
 
 /** The other measure of a figure, with how far the spoons are off. */
-function Other({ own, metric, spoken, name, onTurn }: OtherProps) {
+function Other({ own, metric, spoken, name, bench, onTurn }: OtherProps) {
   const off = offWords(own.offPercent);
   const other = spoken ? metric : own.words;
   return (
@@ -80,7 +91,15 @@ function Other({ own, metric, spoken, name, onTurn }: OtherProps) {
       <ButtonBase
         onClick={onTurn}
         aria-label={`${name}: read ${other} first`}
-        sx={{ ...FIGURE, borderBottom: 0, fontSize: 13, fontWeight: 500, whiteSpace: 'nowrap' }}
+        sx={{
+          ...FIGURE,
+          borderBottom: 0,
+          fontSize: bench ? 19 : 13,
+          fontWeight: 500,
+          whiteSpace: 'nowrap',
+          // As large as a wet thumb at the pots.
+          ...(bench && { minHeight: 44, px: 1 }),
+        }}
       >
         {other}
       </ButtonBase>
