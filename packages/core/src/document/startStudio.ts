@@ -1,6 +1,6 @@
 import { stockMl } from '../amounts/stock';
 import type { Base } from '../shelf/base';
-import { UNKNOWN_BEHAVIOR } from '../shelf/behavior';
+import { BLANK_DYE } from '../shelf/blankDye';
 import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
 import type { ListedBase, ListedDye } from '../shelf/readLists';
@@ -27,20 +27,11 @@ export function startStudio(
 ): StudioDocument {
   const listed = dyes.filter(({ problem }) => problem === null);
   const made = listed.map(({ name, code, swatchHex }): Dye => ({
+    ...BLANK_DYE,
     id: newId(),
     code,
     name,
-    dyeClass: 'unknown',
-    gramsPerTeaspoon: null,
     swatchHex,
-    swatchDosPercent: 1,
-    lotStrength: 1,
-    jarPriceCents: null,
-    jarGrams: null,
-    madeOf: [],
-    behavior: UNKNOWN_BEHAVIOR,
-    note: '',
-    retired: false,
   }));
   const stocks = listed.flatMap(({ strengthPercent }, i): Stock[] => {
     const dye = made[i];

@@ -1,5 +1,5 @@
 import type { Base } from '../shelf/base';
-import { UNKNOWN_BEHAVIOR } from '../shelf/behavior';
+import { BLANK_DYE } from '../shelf/blankDye';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
@@ -124,20 +124,10 @@ export function quickFormulation(
     retired: false,
   };
   const dyes = quick.dyes.map((line): Dye => ({
+    ...BLANK_DYE,
     id: newId(`dye-${line.id}`),
-    code: '',
     name: line.name,
-    dyeClass: 'unknown',
-    gramsPerTeaspoon: null,
     swatchHex: line.swatchHex,
-    swatchDosPercent: 1,
-    lotStrength: 1,
-    jarPriceCents: null,
-    jarGrams: null,
-    madeOf: [],
-    behavior: UNKNOWN_BEHAVIOR,
-    note: '',
-    retired: false,
   }));
   const spoons = studio?.spoons ?? 'US';
   const stocks = dyes.map((dye, i): Stock => {

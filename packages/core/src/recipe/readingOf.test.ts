@@ -36,9 +36,27 @@ test('a powder goes by its own spoon, or by what is usual until that was weighed
 });
 
 test('what is poured has no spoon of its own: it goes by volume', () => {
+  const OWN = WEIGHED.habits.own;
   const powders = { studio: { ...WEIGHED, spoons: 'AU' as const }, dyes: DYES };
-  expect(readingOf({ kind: 'acid', acid: 'vinegar' }, powders)).toEqual({ spoons: 'AU' });
-  expect(readingOf({ kind: 'acid', acid: 'citric solution' }, powders)).toEqual({ spoons: 'AU' });
-  expect(readingOf({ kind: 'dye', dyeId: 'blue', strengthPercent: 1 }, powders)).toEqual({ spoons: 'AU' });
-  expect(readingOf({ kind: 'water' }, powders)).toEqual({ spoons: 'AU' });
+  expect(readingOf({ kind: 'acid', acid: 'vinegar' }, powders)).toEqual({ spoons: 'AU', own: OWN });
+  expect(readingOf({ kind: 'acid', acid: 'citric solution' }, powders)).toEqual({ spoons: 'AU', own: OWN });
+  expect(readingOf({ kind: 'dye', dyeId: 'blue', strengthPercent: 1 }, powders)).toEqual({
+    spoons: 'AU',
+    own: OWN,
+  });
+  expect(readingOf({ kind: 'water' }, powders)).toEqual({ spoons: 'AU', own: OWN });
+});
+
+test('a pinch of powder is the studio’s own once it was measured, plan, card and notes alike', () => {
+  const habits = { ...DEFAULT_STUDIO.habits, own: { ...DEFAULT_STUDIO.habits.own, pinch: 0.493 } };
+  // A tenth of a US teaspoon of 3.2 g.
+  expect(read('a pinch', powder('blue'), { ...DEFAULT_STUDIO, habits })).toMatchObject({
+    ok: true,
+    value: expect.closeTo(0.32, 3) as number,
+  });
+  // The guess is a sixteenth.
+  expect(read('a pinch', powder('blue'))).toMatchObject({
+    value: 0.2,
+    remark: 'A pinch is taken as 1/16 tsp.',
+  });
 });

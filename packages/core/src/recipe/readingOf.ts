@@ -7,7 +7,7 @@ import type { ParseContext } from '../units/parseQuantity';
 
 /** What is known of the powders of a studio. */
 export interface Powders {
-  studio: Pick<Studio, 'spoons' | 'citricGramsPerTeaspoon'>;
+  studio: Pick<Studio, 'spoons' | 'citricGramsPerTeaspoon'> & Partial<Pick<Studio, 'habits'>>;
   dyes: readonly Pick<Dye, 'id' | 'gramsPerTeaspoon'>[];
 }
 
@@ -22,9 +22,12 @@ type Spooned =
  * powder. The one place that plan, card, Pour and notes ask, so that what one of them takes all of them take.
  */
 export function readingOf(material: Spooned, powders: Powders): ParseContext {
-  const { spoons } = powders.studio;
+  const { spoons, habits } = powders.studio;
+  const own = habits ? { own: habits.own } : {};
   const spoon = spoonOf(material, powders);
-  return spoon ? { spoons, gramsPerTeaspoon: spoon.grams, unweighed: !spoon.weighed } : { spoons };
+  return spoon
+    ? { spoons, ...own, gramsPerTeaspoon: spoon.grams, unweighed: !spoon.weighed }
+    : { spoons, ...own };
 }
 
 function spoonOf(material: Spooned, { studio, dyes }: Powders): SpoonWeight | null {

@@ -1,5 +1,6 @@
 import type { AcidMaterial } from '../materials/acids';
 import type { SpoonSystem } from '../units/conversions';
+import type { BY_EYE } from '../units/measures';
 import { USUAL_SPOONS, type Spoon, type SpoonSet } from '../units/inSpoons';
 
 /** In which measures a studio reads what it has not said in one of its own. All is stored in SI. */
@@ -27,6 +28,8 @@ export type Primaries = Record<'cyan' | 'magenta' | 'yellow' | 'black', string |
 /** What a studio measures with, how it reads amounts, and what it takes as a rule. */
 export interface Habits {
   spoons: Spoon[];
+  /** What its own pinch, splash and the like hold, mL; null until it was measured. */
+  own: Record<(typeof BY_EYE)[number], number | null>;
   shown: Shown;
   usualAcid: AcidMaterial;
   primaries: Primaries;
@@ -37,6 +40,7 @@ export const METRIC: Shown = { pours: 'mL', water: 'L', mass: 'g', temperature: 
 /** A studio that has said nothing of its habits. */
 export const USUAL_HABITS: Habits = {
   spoons: [...USUAL_SPOONS],
+  own: { pinch: null, dash: null, smidgen: null, splash: null, drop: null },
   shown: METRIC,
   usualAcid: 'vinegar',
   primaries: { cyan: null, magenta: null, yellow: null, black: null },

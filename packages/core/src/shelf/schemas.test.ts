@@ -117,6 +117,7 @@ describe('a studio', () => {
       citricGramsPerTeaspoon: null,
       habits: {
         spoons: ['cup', '1/2 cup', '1/4 cup', 'tbsp', 'tsp', '1/2 tsp', '1/4 tsp', '1/8 tsp'],
+        own: { pinch: null, dash: null, smidgen: null, splash: null, drop: null },
         shown: { pours: 'mL', water: 'L', mass: 'g', temperature: '°C', length: 'cm' },
         usualAcid: 'vinegar',
         primaries: { cyan: null, magenta: null, yellow: null, black: null },

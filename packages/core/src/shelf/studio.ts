@@ -28,6 +28,7 @@ export const studioPlaceSchema = z.strictObject({
 
 const oneOf = <const T extends readonly [string, ...string[]]>(names: T, what: string) =>
   z.enum(names, { error: `${what} must be one of: ${names.join(', ')}.` });
+const ownSchema = quantity('volume').nullable().default(null);
 const primarySchema = z.string({ error: 'A primary is a dye, or none.' }).nullable().default(null);
 
 /** What a studio measures with, how it reads amounts, and what it takes as a rule. */
@@ -38,6 +39,15 @@ export const habitsSchema = z.strictObject({
       error: 'The spoon set needs a teaspoon: the others are counted by it.',
     })
     .default([...USUAL_SPOONS]),
+  own: z
+    .strictObject({
+      pinch: ownSchema,
+      dash: ownSchema,
+      smidgen: ownSchema,
+      splash: ownSchema,
+      drop: ownSchema,
+    })
+    .default(USUAL_HABITS.own),
   shown: z
     .strictObject({
       pours: oneOf(SHOWN_CHOICES.pours, 'Pours').default(METRIC.pours),

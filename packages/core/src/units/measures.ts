@@ -85,6 +85,11 @@ const POURED = new Map([
   ['drop', 0.05],
   ['splash', 15],
 ]);
+/** What nobody measures with a spoon or a cup, until a studio has measured what its own hold. */
+export const BY_EYE = ['pinch', 'dash', 'smidgen', 'splash', 'drop'] as const;
+/** What the pinch, the dash and the like of a studio hold, mL; a guess stands for what is null or left out. */
+export type OwnMeasures = Partial<Record<(typeof BY_EYE)[number], number | null>>;
+
 /** Hours that a night is taken for. */
 const NIGHT_H = 12;
 
@@ -117,6 +122,7 @@ export function leadingMeasure(
   text: string,
   kind: QuantityKind,
   spoons: SpoonSystem,
+  own: OwnMeasures,
 ): { measure: Measure; rest: string } | null {
   const whose = /^(?:(us|metric|au)|level)\s+(?=[a-z])/i.exec(text);
   const from = text.slice(whose?.[0].length ?? 0);
@@ -129,12 +135,13 @@ export function leadingMeasure(
     one?.as ?? word.replace(/\.$/, '').replace('"', '”'),
     kind,
     system(whose?.[1], spoons),
+    own,
   );
   const measure = all.find(({ dimension }) => dimension === kind.dimension) ?? all[0];
   return measure ? { measure, rest: from.slice(word.length) } : null;
 }
 
-function measuresOf(word: string, kind: QuantityKind, spoons: SpoonSystem): Measure[] {
+function measuresOf(word: string, kind: QuantityKind, spoons: SpoonSystem, own: OwnMeasures): Measure[] {
   const low = word.toLowerCase();
   const single = low.length > 2 ? low.replace(/(ch|sh)es$|s$/, '$1') : low;
   if (kind.words?.split(' ').some((own) => own === low || own === single)) {
@@ -148,6 +155,8 @@ function measuresOf(word: string, kind: QuantityKind, spoons: SpoonSystem): Meas
     SPOONS.get(low.length > 1 ? single : '');
   const teaspoons = PINCHES.get(single);
   const ml = POURED.get(single);
+  const known = BY_EYE.find((eye) => eye === single);
+  const held = known === undefined ? null : (own[known] ?? null);
   return [
     ...(named.get(low) ?? named.get(single) ?? []),
     ...(spoon
@@ -161,13 +170,22 @@ function measuresOf(word: string, kind: QuantityKind, spoons: SpoonSystem): Meas
     ...(teaspoons
       ? [
           {
-            ...inMl(teaspoons[0] * spoonMl('tsp', spoons)),
+            ...inMl(held ?? teaspoons[0] * spoonMl('tsp', spoons)),
             alone: true,
-            guess: guessed(single, teaspoons[1]),
+            ...(held === null && { guess: guessed(single, teaspoons[1]) }),
           },
         ]
       : []),
-    ...(ml ? [{ ...inMl(ml), alone: true, poured: true, guess: guessed(single, `${ml} mL`) }] : []),
+    ...(ml
+      ? [
+          {
+            ...inMl(held ?? ml),
+            alone: true,
+            poured: true,
+            ...(held === null && { guess: guessed(single, `${ml} mL`) }),
+          },
+        ]
+      : []),
     ...(low === 'overnight'
       ? [
           {

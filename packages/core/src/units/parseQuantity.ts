@@ -1,13 +1,15 @@
 import { spoonMl, type SpoonSystem } from './conversions';
 import { capital, howSaid, judge, refuse, type ParsedQuantity, type RefusedQuantity } from './judge';
 import { formatAmount } from './formatQuantity';
-import { leadingMeasure, type Measure } from './measures';
+import { leadingMeasure, type Measure, type OwnMeasures } from './measures';
 import { quantityKind, type QuantityKind, type QuantityKindName } from './quantityKinds';
 import { leadingNumber, spellFractions } from './readNumber';
 
 /** What the studio must supply for some spellings to be readable. */
 export interface ParseContext {
   spoons?: SpoonSystem;
+  /** What the studio's own pinch, splash and the like hold. */
+  own?: OwnMeasures | undefined;
   /** Grams of one level teaspoon of this material; makes `1/8 tsp` readable in a field kept in grams. */
   gramsPerTeaspoon?: number;
   /** True where that is only what is usual. */
@@ -75,7 +77,7 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
   let bare: number[] = [];
   let last: Measure | null = null;
   while (rest !== '') {
-    const alone = leadingMeasure(rest, kind, context.spoons ?? 'US');
+    const alone = leadingMeasure(rest, kind, context.spoons ?? 'US', context.own ?? {});
     const number = alone?.measure.alone ? { value: 1, rest } : leadingNumber(rest);
     if (number === 'ambiguous')
       return `“${text}” could be read two ways. Write 1000 or 1.5, without a thousands comma.`;
@@ -83,7 +85,7 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
     if (!number)
       return rest === text ? `“${text}” is not an amount.` : `“${rest}” in “${text}” is not an amount.`;
     const after = number.rest.trimStart();
-    const said = leadingMeasure(after, kind, context.spoons ?? 'US');
+    const said = leadingMeasure(after, kind, context.spoons ?? 'US', context.own ?? {});
     const part: boolean = 'part' in number && number.part === true && last !== null && after === '';
     const measure: Measure | null = said?.measure ?? (part ? last : null);
     if (!measure) {

@@ -187,6 +187,13 @@ describe.each(SAID)('said into a field of %s', (kind, phrases) => {
   test.each(phrases)('%s', (text, value) => expect(read(text, kind)).toBeCloseTo(value, 3));
 });
 
+test('a pinch and a splash are the studio’s own once they were measured, and no guess then', () => {
+  const own = { pinch: 2, splash: 20 };
+  expect(parseQuantity('a pinch', 'volume', { own })).toEqual({ ok: true, value: 2 });
+  expect(parseQuantity('2 splashes', 'volume', { own })).toMatchObject({ ok: true, value: 40 });
+  expect(parseQuantity('a dash', 'volume', { own })).toMatchObject({ remark: 'A dash is taken as 1/8 tsp.' });
+});
+
 test('a powder by the pinch weighs what its own teaspoon says', () =>
   expect(read('a pinch', 'dyeMass', { gramsPerTeaspoon: 2.8 })).toBeCloseTo(2.8 / 16, 9));
 

@@ -4,6 +4,7 @@ import { offWords, ownMeasure, type Measures } from './saying';
 
 const measures = (shown: Partial<Shown> = {}): Measures => ({
   spoons: { system: 'US', spoons: USUAL_HABITS.spoons },
+  own: {},
   shown: { ...METRIC, ...shown },
 });
 const of = (value: number, unit: Figure['unit'], measure?: Measure): Figure =>
@@ -64,6 +65,8 @@ test('goods in ounces, heat in Fahrenheit', () => {
   expect(ownMeasure(of(93.333, '°C'), measures({ temperature: '°F' }))?.words).toBe('200 °F');
   expect(ownMeasure(of(65.6, '°C', { as: 'heat', said: '150F' }), measures())?.words).toBe('150 °F');
   expect(ownMeasure(of(93.333, '°C'), measures())).toBeNull();
+  expect(ownMeasure(of(5.08, 'cm'), measures({ length: 'in' }))?.words).toBe('2 in');
+  expect(ownMeasure(of(5.08, 'cm'), measures())).toBeNull();
 });
 
 test('spoons that are far off are no help beside a metric amount; in a kitchen of spoons they are said, with how far', () => {

@@ -3,6 +3,7 @@ import type { Figure } from '../figure/figure';
 import { inSpoons, type SpoonSet } from '../units/inSpoons';
 import { parseQuantity, type ParseContext } from '../units/parseQuantity';
 import type { QuantityKindName } from '../units/quantityKinds';
+import type { OwnMeasures } from '../units/measures';
 import { saidBySpoon, saidInFahrenheit, saidInInches, saidInOunces } from '../units/saidBy';
 import { threeFigures } from '../units/threeFigures';
 import { METRIC, spoonSetOf, USUAL_HABITS, type Shown } from '../shelf/habits';
@@ -11,6 +12,8 @@ import type { Studio } from '../shelf/studio';
 /** How a studio says amounts: what its spoons are, and in which measures it reads. */
 export interface Measures {
   spoons: SpoonSet;
+  /** What its own pinch, splash and the like hold. */
+  own: OwnMeasures;
   shown: Shown;
 }
 
@@ -21,6 +24,7 @@ export interface Measures {
 export function ownMeasure({ value, unit, measure }: Figure, measures: Measures): BySpoon | null {
   const said = measure?.said ?? null;
   if (unit === '°C') return exactly(inFahrenheit(value, said, measures));
+  if (unit === 'cm') return exactly(inInches(value, said, measures));
   if (!measure || !(value > 0)) return null;
   if (unit === 'mL') return volumeBySpoon(value, said, measure.as === 'water' ? 'water' : 'pours', measures);
   if (unit !== 'g') return null;
@@ -36,11 +40,13 @@ const exactly = (words: string | null): BySpoon | null =>
 /** A studio that has said nothing. */
 export const USUAL_MEASURES: Measures = {
   spoons: { system: 'US', spoons: USUAL_HABITS.spoons },
+  own: {},
   shown: METRIC,
 };
 
 export const measuresOf = (studio: Pick<Studio, 'spoons' | 'habits'>): Measures => ({
   spoons: spoonSetOf(studio),
+  own: studio.habits.own,
   shown: studio.habits.shown,
 });
 
@@ -72,10 +78,10 @@ export function volumeBySpoon(
   ml: number,
   text: string | null,
   by: 'pours' | 'water',
-  { spoons, shown }: Measures,
+  { spoons, shown, own }: Measures,
 ): BySpoon | null {
   const spoken = text !== null && saidBySpoon(text);
-  if (spoken && sameAs(text, 'volume', { spoons: spoons.system }, ml)) return asSaid(text);
+  if (spoken && sameAs(text, 'volume', { spoons: spoons.system, own }, ml)) return asSaid(text);
   return spooned(ml, spoons, spoken || (!text && (shown[by] === 'spoons' || shown[by] === 'cups')));
 }
 
@@ -87,10 +93,10 @@ export function powderBySpoon(
   grams: number,
   gramsPerTeaspoon: number,
   text: string | null,
-  { spoons, shown }: Measures,
+  { spoons, shown, own }: Measures,
 ): BySpoon | null {
   const spoken = text !== null && saidBySpoon(text);
-  if (spoken && sameAs(text, 'dyeMass', { spoons: spoons.system, gramsPerTeaspoon }, grams))
+  if (spoken && sameAs(text, 'dyeMass', { spoons: spoons.system, own, gramsPerTeaspoon }, grams))
     return asSaid(text);
   const ml = (grams / gramsPerTeaspoon) * spoonMl('tsp', spoons.system);
   return spooned(ml, spoons, spoken || (!text && shown.pours === 'spoons'));

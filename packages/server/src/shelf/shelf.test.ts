@@ -25,6 +25,7 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
       citricGramsPerTeaspoon: null,
       habits: {
         spoons: ['cup', '1/2 cup', '1/4 cup', 'tbsp', 'tsp', '1/2 tsp', '1/4 tsp', '1/8 tsp'],
+        own: { pinch: null, dash: null, smidgen: null, splash: null, drop: null },
         shown: { pours: 'mL', water: 'L', mass: 'g', temperature: '°C', length: 'cm' },
         usualAcid: 'vinegar',
         primaries: { cyan: null, magenta: null, yellow: null, black: null },
@@ -53,6 +54,7 @@ test('things are added, revised and retired; every revision is kept', async () =
 
 const HABITS = {
   spoons: ['tbsp', 'tsp', '1/4 tsp'],
+  own: { pinch: 0.4, dash: null, smidgen: null, splash: 20, drop: null },
   shown: { pours: 'spoons', water: 'cups', mass: 'oz', temperature: '°F', length: 'in' },
   usualAcid: 'citric',
   primaries: { cyan: 'blue', magenta: null, yellow: null, black: null },

@@ -66,8 +66,8 @@ export function useQuantity({
   const kind = quantityKind(kindName);
   const deferred = useContext(DeferChanges);
   const turned = deferred?.turned ?? 0;
-  const { spoons } = useContext(StudioMeasures);
-  const reading: ParseContext = { spoons: spoons.system, ...context };
+  const { spoons, own } = useContext(StudioMeasures);
+  const reading: ParseContext = { spoons: spoons.system, own, ...context };
   const reader = { kind: kindName, context: reading };
   const [kept, setState] = useState(() => opened(value, written, reader, turned));
   const state = given(kept, value, written, reader, turned);

@@ -2,13 +2,13 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useWatch } from 'react-hook-form';
 import {
+  BLANK_DYE,
   CAUTIONS,
   DYE_CLASSES,
   dyeSchema,
   dyeSpoon,
   FieldError,
   premixSwatch,
-  UNKNOWN_BEHAVIOR,
   type Dye,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -22,25 +22,9 @@ import { PriceField } from './PriceField';
 import { SpoonWeightField } from './SpoonWeightField';
 import { useShelfForm } from './useShelfForm';
 
-const BLANK: Omit<Dye, 'id'> = {
-  code: '',
-  name: '',
-  dyeClass: 'unknown',
-  gramsPerTeaspoon: null,
-  swatchHex: '#808080',
-  swatchDosPercent: 1,
-  lotStrength: 1,
-  jarPriceCents: null,
-  jarGrams: null,
-  madeOf: [],
-  behavior: UNKNOWN_BEHAVIOR,
-  note: '',
-  retired: false,
-};
-
 /** A dye powder. */
 export function DyeEditor({ id, dye, shelf }: { id: string; dye: Dye | undefined; shelf: ShelfResponse }) {
-  const { control, read } = useShelfForm<Dye>(dyeSchema, dye ?? { ...BLANK, id });
+  const { control, read } = useShelfForm<Dye>(dyeSchema, dye ?? { ...BLANK_DYE, id });
   const [ownHex, ownDosPercent, gramsPerTeaspoon, name, madeOf] = useWatch({
     control,
     name: ['swatchHex', 'swatchDosPercent', 'gramsPerTeaspoon', 'name', 'madeOf'],

@@ -3,8 +3,18 @@ import Button from '@mui/material/Button';
 import FormHelperText from '@mui/material/FormHelperText';
 import Typography from '@mui/material/Typography';
 import { Controller, type Control } from 'react-hook-form';
-import { ACID_MATERIALS, ACIDS, SHOWN_CHOICES, SPOON_NAMES, type Spoon, type Studio } from '@ythrion/core';
-import { ChoiceField, plainOptions } from './fields';
+import {
+  ACID_MATERIALS,
+  ACIDS,
+  BY_EYE,
+  SHOWN_CHOICES,
+  SPOON_NAMES,
+  type Spoon,
+  type Studio,
+} from '@ythrion/core';
+import { AmountField, ChoiceField, plainOptions } from './fields';
+
+const ROWS = { display: 'grid', gap: 1.75, gridTemplateColumns: 'repeat(auto-fill, minmax(190px, 1fr))' };
 
 const SHOWN = [
   ['pours', 'Pours and powders'],
@@ -25,7 +35,21 @@ export function HabitsFields({ control }: { control: Control<Studio> }) {
           <SpoonsInUse value={field.value} onChange={field.onChange} problem={fieldState.error?.message} />
         )}
       />
-      <Box sx={{ display: 'grid', gap: 1.75, gridTemplateColumns: { xs: '1fr 1fr', sm: 'repeat(5, 1fr)' } }}>
+      <Box sx={ROWS}>
+        {BY_EYE.map((eye) => (
+          <AmountField
+            key={eye}
+            control={control}
+            name={`habits.own.${eye}`}
+            label={`Our ${eye} holds`}
+            kind="volume"
+          />
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary">
+        Until it is measured a guess is taken: 1/16 tsp for a pinch, 15 mL for a splash.
+      </Typography>
+      <Box sx={ROWS}>
         {SHOWN.map(([name, label]) => (
           <ChoiceField
             key={name}
