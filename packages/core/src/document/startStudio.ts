@@ -16,6 +16,9 @@ export interface StudioStart {
   jars: { strengthPercent: number; volumeMl: number } | null;
 }
 
+/** Powder that a jar is made from where nobody says how large it is, g (common practice, no source). */
+const USUAL_POWDER_G = 5;
+
 /**
  * Everything a studio begins with, as one document: what could not be read is left out.
  * @param today the day the jars were made, `2026-11-26`
@@ -43,7 +46,7 @@ export function startStudio(
         code: dye.code,
         dyeId: dye.id,
         strengthPercent: strength,
-        volumeMl: jars?.volumeMl ?? stockMl(5, strength),
+        volumeMl: jars?.volumeMl ?? stockMl(USUAL_POWDER_G, strength),
         madeOn: today,
         lot: '',
         weighedGrams: null,

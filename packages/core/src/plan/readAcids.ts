@@ -3,7 +3,7 @@ import { acidGramsForPh, alkalinityMolar, expectedPh, phBeforeGoods } from '../a
 import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { ACIDS, type AcidMaterial } from '../materials/acids';
-import { measureOf } from '../recipe/measureOf';
+import { acidPath, measureOf } from '../recipe/measureOf';
 import type { Formulation } from '../recipe/recipe';
 import { acidsTogether } from '../process/liquid';
 import { formatAmount } from '../units/formatQuantity';
@@ -158,7 +158,7 @@ function planAcid(
       ),
       measureOf(
         { kind: 'acid', acid: dose.material, strengthPercent: dose.strengthPercent },
-        formulation.asWritten?.[`passes.${passId}.acid.${dose.id}`] ?? null,
+        formulation.asWritten?.[acidPath(passId, dose.id)] ?? null,
         formulation,
       ),
     ),

@@ -60,7 +60,7 @@ export function plannedText(
         asWritten[act.purpose === 'top up' ? `passes.${pass.id}.topUpMl` : `passes.${pass.id}.water`] ?? null
       );
     case 'put':
-      if (act.material.kind === 'acid') return asWritten[acidPath(act)] ?? null;
+      if (act.material.kind === 'acid') return asWritten[acidPathOf(act)] ?? null;
       // What nobody planned stands in a recipe by its dye.
       return act.material.kind === 'dye' && pass
         ? dyeText(act.line ?? act.material.dyeId, pass, asWritten, act.material.strengthPercent !== null)
@@ -72,9 +72,12 @@ export function plannedText(
 
 type AsWritten = Readonly<Record<string, string>>;
 
-/** The path under which what was typed for a dose of acid is kept; for one that nobody planned, by the acid. */
-export const acidPath = ({ pass, line, material }: ActOf<'put'>): string =>
-  `passes.${pass}.acid.${line ?? (material.kind === 'acid' ? material.acid : '')}`;
+/** The path under which what was typed for a dose of acid is kept with a colorway. */
+export const acidPath = (passId: string, doseId: string): string => `passes.${passId}.acid.${doseId}`;
+
+/** The same for an act that puts it in; one that nobody planned stands by its acid. */
+export const acidPathOf = ({ pass, line, material }: ActOf<'put'>): string =>
+  acidPath(pass ?? '', line ?? (material.kind === 'acid' ? material.acid : ''));
 
 /**
  * How a dye was said; a school of spoons is said by the spoon even where nobody typed the word.

@@ -1,7 +1,8 @@
 import { parseQuantity } from '../units/parseQuantity';
 import { saidBySpoon } from '../units/saidBy';
-import { acidPath, plannedText } from '../recipe/measureOf';
+import { acidPathOf, plannedText } from '../recipe/measureOf';
 import { dyePath } from '../recipe/dyeEntry';
+import type { Act } from '../process/act';
 import type { Formulation, Recipe } from '../recipe/recipe';
 import type { Batch } from './batch';
 import type { EventOf } from './event';
@@ -19,6 +20,17 @@ export const saidOfEvent = (
   { written, act }: Pick<EventOf<'act'>, 'written' | 'act'>,
   formulation: Pick<Formulation, 'recipe' | 'asWritten'>,
 ): string | null => (written === '' ? plannedText(act, formulation) : written);
+
+/** How every act of a record was said, by the line it did or its own id: in its entry, or in the plan. */
+export function saidById({
+  events,
+  formulation,
+}: Pick<Batch, 'events' | 'formulation'>): (id: string, act: Act) => string | null {
+  const entries = new Map(
+    actsDone(events).map((event) => [event.planned ?? event.id, saidOfEvent(event, formulation)]),
+  );
+  return (id, act) => entries.get(id) ?? plannedText(act, formulation);
+}
 
 /** How the sum of several amounts is said: as the one is, or by the spoon where all of them were. */
 export function saidTogether(texts: readonly (string | null)[]): string | null {
@@ -38,7 +50,7 @@ export function writtenAgain(batch: Batch, recipe: Recipe): Record<string, strin
     const { act } = event;
     const text = saidOfEvent(event, formulation);
     if (act.kind !== 'put' || text === null || !saidBySpoon(text)) continue;
-    if (act.material.kind === 'acid') said[acidPath(act)] = BY_SPOON;
+    if (act.material.kind === 'acid') said[acidPathOf(act)] = BY_SPOON;
     if (act.material.kind !== 'dye') continue;
     const { dyeId } = act.material;
     const line = recipe.passes

@@ -7,9 +7,8 @@ import { plainNumber } from '../units/plainNumber';
 import { amountOf, minutesOf } from '../process/amountOf';
 import { depths } from '../process/depths';
 import type { State } from '../process/state';
-import { measureOfAct, plannedText } from '../recipe/measureOf';
-import { saidOfEvent } from '../record/saidInRecord';
-import { actsDone } from '../record/standing';
+import { measureOfAct } from '../recipe/measureOf';
+import { saidById } from '../record/saidInRecord';
 import { lineGrams } from '../recipe/lineGrams';
 import type { Batch } from '../record/batch';
 import type { CardAct } from '../record/card';
@@ -46,12 +45,10 @@ export function againTable(
   studio?: Reading['studio'],
 ): AgainTable {
   const readings = { then: { batch, dyes, studio }, now: { batch: made, dyes, studio } };
-  const entries = new Map(
-    actsDone(batch.events).map((event) => [event.planned ?? event.id, saidOfEvent(event, batch.formulation)]),
-  );
+  const said = saidById(batch);
   return {
     goods: [...goodsRows(folded, made), ...depthRows(folded, made.end, dyes)],
-    acts: made.compared.flatMap((row, i) => actRow(row, i, readings, entries)),
+    acts: made.compared.flatMap((row, i) => actRow(row, i, readings, said)),
   };
 }
 
@@ -110,7 +107,7 @@ function actRow(
   { then, now, why }: ComparedAct,
   i: number,
   readings: { then: Reading; now: Reading },
-  entries: ReadonlyMap<string, string | null>,
+  said: ReturnType<typeof saidById>,
 ): AgainRow[] {
   const shown = now ?? then;
   if (!shown || shown.quiet || shown.act.kind === 'bring') return [];
@@ -118,19 +115,19 @@ function actRow(
     {
       key: `${i} ${shown.id}`,
       label: now ? titleOf(now, readings.now) : titleOf(shown, readings.then),
-      then: then && valueThen(then, readings.then, entries.get(then.id) ?? null),
+      then: then && valueThen(then, readings.then, said(then.id, then.act)),
       now: now && valueNow(now, readings.now),
       note: why === null ? clockNote(then, now) : WHY[why],
     },
   ];
 }
 
-function valueThen({ act }: CardAct, { batch, dyes, studio }: Reading, said: string | null): Figure | string {
+function valueThen({ act }: CardAct, { dyes, studio }: Reading, said: string | null): Figure | string {
   const much = amountOf(act);
   if (much)
     return measuredOut(
       figure(much.amount, much.unit, 'as it was measured'),
-      measureOfAct(act, said ?? plannedText(act, batch.formulation), {
+      measureOfAct(act, said, {
         dyes,
         citricGramsPerTeaspoon: studio?.citricGramsPerTeaspoon,
       }),

@@ -14,7 +14,7 @@ import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { isSpokenAmount } from '../record/saidInRecord';
-import { lineBySpoon, titleOf, type Reading } from './lineWords';
+import { measureWords, titleOf, type Reading } from './lineWords';
 
 /** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
 export function eventWords(event: Event, reading: Reading, events: readonly Event[] = []): string {
@@ -88,7 +88,7 @@ function spokenAmount(event: EventOf<'act'>, reading: Reading): string | null {
   if (isSpokenAmount(event.written)) return event.written;
   const line = lineOf(event, reading);
   const asPlanned = event.written === '' && amountOf(event.act)?.amount === amountOf(line.act)?.amount;
-  const said = asPlanned ? lineBySpoon(line, reading) : null;
+  const said = asPlanned ? measureWords(line, reading)?.bySpoon : null;
   return said?.first ? said.words : null;
 }
 

@@ -48,20 +48,11 @@ export interface Reading {
 
 /** Puts a line of the card into words. The words may change; what the line means does not. */
 export function lineWords(line: CardAct, reading: Reading): LineWords {
-  const measured = amountOf(line.act);
-  const bySpoon = lineBySpoon(line, reading);
   const minutes = minutesOf(line.act);
   return {
     title: titleOf(line, reading),
     detail: detailOf(line, reading),
-    measure: measured && {
-      amount: measureFigure(line, measured, reading),
-      unit: measured.unit,
-      material: measured.material,
-      bySpoon,
-      // Spoons are their own tool.
-      tool: bySpoon?.first ? null : toolOf(line),
-    },
+    measure: measureWords(line, reading),
     wait:
       minutes === null || minutes === 0
         ? null
@@ -77,11 +68,20 @@ export function lineWords(line: CardAct, reading: Reading): LineWords {
   };
 }
 
-/** What a line measures, by the spoon or cup. */
-export function lineBySpoon(line: CardAct, reading: Reading): BySpoon | null {
+/** What a line measures, by the spoon or cup as well, and with what. */
+export function measureWords(line: CardAct, reading: Reading): LineWords['measure'] {
   const measured = amountOf(line.act);
-  const { studio } = reading;
-  return measured && studio ? ownMeasure(measureFigure(line, measured, reading), measuresOf(studio)) : null;
+  if (!measured) return null;
+  const amount = measureFigure(line, measured, reading);
+  const bySpoon = reading.studio ? ownMeasure(amount, measuresOf(reading.studio)) : null;
+  return {
+    amount,
+    unit: measured.unit,
+    material: measured.material,
+    bySpoon,
+    // Spoons are their own tool.
+    tool: bySpoon?.first ? null : toolOf(line),
+  };
 }
 
 /** The title of a line of the card: in the words of its way, or the usual ones. */

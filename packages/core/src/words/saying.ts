@@ -89,18 +89,13 @@ export function volumeBySpoon(
  * A powder in level spoons, or as it was said.
  * @param gramsPerTeaspoon what a level teaspoon of it weighs
  */
-export function powderBySpoon(
+export const powderBySpoon = (
   grams: number,
   gramsPerTeaspoon: number,
   text: string | null,
-  { spoons, shown, own }: Measures,
-): BySpoon | null {
-  const spoken = text !== null && saidBySpoon(text);
-  if (spoken && sameAs(text, 'dyeMass', { spoons: spoons.system, own, gramsPerTeaspoon }, grams))
-    return asSaid(text);
-  const ml = (grams / gramsPerTeaspoon) * spoonMl('tsp', spoons.system);
-  return spooned(ml, spoons, spoken || (!text && shown.pours === 'spoons'));
-}
+  measures: Measures,
+): BySpoon | null =>
+  volumeBySpoon((grams / gramsPerTeaspoon) * spoonMl('tsp', measures.spoons.system), text, 'pours', measures);
 
 const asSaid = (words: string): BySpoon => ({ words, offPercent: 0, first: true });
 
@@ -125,15 +120,9 @@ export function goodsInOunces(grams: number, text: string | null, { shown }: Mea
 
 /** A temperature in Fahrenheit, where it was said so or the studio reads so; null in Celsius. */
 export const inFahrenheit = (celsius: number, text: string | null, { shown }: Measures): string | null =>
-  text === null || text === ''
-    ? shown.temperature === '°F'
-      ? fahrenheit(celsius)
-      : null
-    : saidInFahrenheit(text)
-      ? fahrenheit(celsius)
-      : null;
-
-const fahrenheit = (celsius: number): string => `${Math.round(celsiusToFahrenheit(celsius))} °F`;
+  (text ? saidInFahrenheit(text) : shown.temperature === '°F')
+    ? `${Math.round(celsiusToFahrenheit(celsius))} °F`
+    : null;
 
 /** A length in inches, where it was said so or the studio reads so; null in centimeters. */
 export const inInches = (cm: number, text: string | null, { shown }: Measures): string | null =>

@@ -2,6 +2,7 @@ import { lazy, Suspense, useState } from 'react';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import {
+  acidPath,
   behaviorWords,
   QUICK_ACIDS,
   sectionsOf,
@@ -235,7 +236,7 @@ function sharedDepthRow({ draft, pass }: PassRowsInputs): StageRow[] {
 }
 
 function acidRow({ draft, pass, planned, formulation, shelf }: PassRowsInputs, dose: AcidDose): StageRow {
-  const path = `passes.${pass.id}.acid.${dose.id}`;
+  const path = acidPath(pass.id, dose.id);
   // A dose of nothing is not planned, nor one that no step of an own way puts in.
   const acid = planned.acids.find(({ id }) => id === dose.id) ?? null;
   const put = (next: AcidDose | null, written: string): void =>

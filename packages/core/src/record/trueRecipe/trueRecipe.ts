@@ -1,9 +1,9 @@
 import { figure, measuredOut, type Figure } from '../../figure/figure';
-import { measureOf, plannedText, type Weighed } from '../../recipe/measureOf';
-import { saidOfEvent, saidTogether } from '../saidInRecord';
+import { measureOf, type Weighed } from '../../recipe/measureOf';
+import { saidById, saidTogether } from '../saidInRecord';
 import type { AcidMaterial } from '../../materials/acids';
 import type { MethodKind } from '../../method';
-import type { Act, ActOf, Purpose } from '../../process/act';
+import type { ActOf, Purpose } from '../../process/act';
 import { amountOf, minutesOf } from '../../process/amountOf';
 import { allGiven } from '../../process/depths';
 import { width } from '../../process/exposure';
@@ -15,7 +15,7 @@ import type { CardAct } from '../card';
 import { cardLines } from '../cardLines';
 import type { FoldedRecord } from '../foldRecord';
 import { doneAgain, type Repeated } from '../again/doneAgain';
-import { actsDone, plannedDone } from '../standing';
+import { plannedDone } from '../standing';
 import { lastVerdict } from '../lastSaid';
 
 /** One dye on one place, as it reached it in a pass. */
@@ -210,15 +210,7 @@ function trueDye({ dyeId, line, standard, reached }: Found, end: State): TrueDye
 
 const countedIn = ({ pieces }: State): number => pieces.values().filter(({ catchUp }) => !catchUp).length;
 
-type SaidById = (id: string, act: Act) => string | null;
-
-/** How an act of a record was said: in its entry, or in the plan. */
-function saidById({ events, formulation }: Batch): SaidById {
-  const entries = new Map(
-    actsDone(events).map((event) => [event.planned ?? event.id, saidOfEvent(event, formulation)]),
-  );
-  return (id, act) => entries.get(id) ?? plannedText(act, formulation);
-}
+type SaidById = ReturnType<typeof saidById>;
 
 /** Acid by kind and time, in the order in which it went in. */
 function acidsOf(acts: readonly Repeated[], said: SaidById, weighed: Weighed): TrueAcid[] {
