@@ -81,6 +81,7 @@ export * from './process/terms';
 export * from './recipe/convertLine';
 export * from './recipe/doseSaid';
 export * from './recipe/dyeSaid';
+export * from './recipe/waterSaid';
 export * from './recipe/dyeEntry';
 export * from './recipe/readingOf';
 export * from './recipe/dyeEntrySchema';

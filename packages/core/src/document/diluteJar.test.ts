@@ -1,6 +1,6 @@
 import { BLUE_1 } from '../../test/examples';
 import { stockSchema } from '../shelf/stock';
-import { diluteJar } from './diluteJar';
+import { diluteJar, planDilution, type Dilution } from './diluteJar';
 
 const now = { id: 'thinner', today: '2026-11-26' };
 
@@ -22,4 +22,25 @@ test('what was taken to be made up is gone from its jar, which stays', () => {
   const { before, made } = diluteJar(BLUE_1, 500, { kind: 'made up', takenMl: 30, wholeMl: 240 }, 0.125, now);
   expect(made).toMatchObject({ volumeMl: 240, strengthPercent: 0.125 });
   expect(before).toMatchObject({ volumeMl: 470, retired: false });
+});
+
+test.each<[string, number, Dilution, string | number]>([
+  ['as much water as stock is half', 300, { kind: 'water', addedMl: 300 }, 0.5],
+  ['an eighth', 300, { kind: 'made up', takenMl: 30, wholeMl: 240 }, 0.125],
+  ['an empty jar', 0, { kind: 'water', addedMl: 300 }, 'This jar is empty.'],
+  [
+    'more than there is',
+    20,
+    { kind: 'made up', takenMl: 30, wholeMl: 240 },
+    'The jar holds 20 mL, less than that.',
+  ],
+  [
+    'less in the end than taken',
+    300,
+    { kind: 'made up', takenMl: 30, wholeMl: 20 },
+    'Made up to less than was taken: say how much it is to be in the end.',
+  ],
+])('%s', (_, leftMl, dilution, comes) => {
+  const planned = planDilution(BLUE_1, leftMl, dilution, 'US');
+  expect(typeof planned === 'string' ? planned : planned.strength.value).toBe(comes);
 });

@@ -1,4 +1,7 @@
+import { madeUpStock, wateredStock, type DilutedStock } from '../amounts/dilutedStock';
 import type { Stock } from '../shelf/stock';
+import type { SpoonSystem } from '../units/conversions';
+import { formatAmount } from '../units/formatQuantity';
 
 /** A jar diluted, in one of two ways. */
 export type Dilution =
@@ -6,6 +9,24 @@ export type Dilution =
   | { kind: 'water'; addedMl: number }
   /** Some of it made up with water in a jar of its own. */
   | { kind: 'made up'; takenMl: number; wholeMl: number };
+
+/** What a dilution comes to, or why it cannot be. @param leftMl what is in the jar */
+export function planDilution(
+  { strengthPercent }: Pick<Stock, 'strengthPercent'>,
+  leftMl: number,
+  dilution: Dilution,
+  spoons: SpoonSystem,
+): DilutedStock | string {
+  if (dilution.kind === 'water')
+    return leftMl > 0
+      ? wateredStock(leftMl, strengthPercent, dilution.addedMl, spoons)
+      : 'This jar is empty.';
+  const { takenMl, wholeMl } = dilution;
+  if (takenMl > leftMl + 1e-9) return `The jar holds ${formatAmount(leftMl, 'mL')}, less than that.`;
+  return takenMl > wholeMl
+    ? 'Made up to less than was taken: say how much it is to be in the end.'
+    : madeUpStock(takenMl, strengthPercent, wholeMl, spoons);
+}
 
 /**
  * The jars as they stand once one was diluted. A jar keeps the strength that records and recipes know it by: with more water

@@ -1,4 +1,4 @@
-import { dyeSaid, waterSaid } from './dyeSaid';
+import { dyeSaid, spoonsHold } from './dyeSaid';
 
 const spoons = { spoons: 'US' as const, gramsPerTeaspoon: 2.8 };
 const depth = { entry: { school: 'depth' as const, percent: 0.5 }, stockId: 'jar' };
@@ -25,15 +25,10 @@ test.each(['7', '', 'lots', '20 %', '3 min'])('“%s” says nothing of the kind
 test('no stock is measured without a jar', () =>
   expect(dyeSaid('180 mL', { ...depth, stockId: null }, spoons)).toBeNull());
 
-test.each([
-  ['9 L', 'ratio', { basis: 'volume', value: 9000 }],
-  ['38 cups', 'ratio', { basis: 'volume', value: 8990.353 }],
-  ['1:30', 'volume', { basis: 'ratio', value: 30 }],
-  ['15 mL/g', 'volume', { basis: 'ratio', value: 15 }],
-] as const)('“%s” for a bath that goes by %s', (text, basis, water) =>
-  expect(waterSaid(text, { basis }, spoons)).toEqual({
-    ...water,
-    value: expect.closeTo(water.value, 2) as number,
-  }),
-);
-test('a bare number is no other bath', () => expect(waterSaid('9', { basis: 'ratio' }, spoons)).toBeNull());
+test('spoons say what they hold, other schools say it themselves', () => {
+  // 21 US teaspoons are 103.5 mL; an eighth of 2.8 g.
+  expect(spoonsHold({ school: 'stock spoons', teaspoons: 21 }, spoons)).toBe('104 mL');
+  expect(spoonsHold({ school: 'powder spoons', teaspoons: 0.125 }, spoons)).toBe('0.35 g');
+  expect(spoonsHold({ school: 'powder spoons', teaspoons: 1 }, { spoons: 'US' })).toBeNull();
+  expect(spoonsHold({ school: 'depth', percent: 1 }, spoons)).toBeNull();
+});

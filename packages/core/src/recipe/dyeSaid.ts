@@ -1,8 +1,10 @@
+import { spoonMl } from '../units/conversions';
+import { formatAmount } from '../units/formatQuantity';
 import { saidBySpoon } from '../units/saidBy';
 import { parseQuantity, type ParseContext } from '../units/parseQuantity';
 import { entryIn, SCHOOLS } from './dyeEntry';
 import type { DyeEntry, School } from './dyeEntrySchema';
-import type { DyeLine, Water } from './recipe';
+import type { DyeLine } from './recipe';
 
 /** The schools that a text can be of, by its own measure. */
 function schoolsOf(text: string, hasJar: boolean): School[] {
@@ -36,14 +38,12 @@ export function dyeSaid(
   return null;
 }
 
-/** The water of a bath where the measure says itself what it goes by: `9 L` is a volume, `1:30` or `15 mL/g` a liquor ratio. */
-export function waterSaid(
-  text: string,
-  { basis }: Pick<Water, 'basis'>,
-  reading: ParseContext,
-): Water | null {
-  if (!/[a-z:]/i.test(text)) return null;
-  const other = basis === 'ratio' ? 'volume' : 'ratio';
-  const read = parseQuantity(text, other === 'ratio' ? 'liquorRatio' : 'volume', reading);
-  return read.ok ? { basis: other, value: read.value } : null;
+/** Spoons as what they hold, stock in mL and powder in g; null for a school whose own unit says it. */
+export function spoonsHold(
+  { school, ...amount }: DyeEntry,
+  { spoons = 'US', gramsPerTeaspoon }: ParseContext,
+): string | null {
+  if (!('teaspoons' in amount)) return null;
+  if (school === 'stock spoons') return formatAmount(amount.teaspoons * spoonMl('tsp', spoons), 'mL');
+  return gramsPerTeaspoon === undefined ? null : formatAmount(amount.teaspoons * gramsPerTeaspoon, 'g');
 }

@@ -1,4 +1,6 @@
 import type { Stock } from '../shelf/stock';
+import { entryIn } from './dyeEntry';
+import type { DyeEntry } from './dyeEntrySchema';
 import { spoonMl } from '../units/conversions';
 import { inSpoons, type InSpoons, type SpoonSet } from '../units/inSpoons';
 import type { Primaries } from '../shelf/habits';
@@ -68,6 +70,8 @@ export interface InkInSpoons {
   tablespoons: number;
   /** The same in the spoons of the studio; null where even the smallest is far more. */
   said: InSpoons | null;
+  /** Those spoons of stock as a dye goes in; null with them. */
+  entry: DyeEntry | null;
 }
 
 /**
@@ -76,11 +80,13 @@ export interface InkInSpoons {
  */
 export function inkInSpoons(percent: number, fullTeaspoons: number, spoons: SpoonSet): InkInSpoons {
   const teaspoons = (percent / 100) * fullTeaspoons;
-  const ml = teaspoons * spoonMl('tsp', spoons.system);
+  const teaspoon = spoonMl('tsp', spoons.system);
+  const said = inSpoons(teaspoons * teaspoon, spoons, COARSE_PERCENT);
   return {
     teaspoons,
-    tablespoons: ml / spoonMl('tbsp', spoons.system),
-    said: inSpoons(ml, spoons, COARSE_PERCENT),
+    tablespoons: (teaspoons * teaspoon) / spoonMl('tbsp', spoons.system),
+    said,
+    entry: said && entryIn('stock spoons', said.ml / teaspoon),
   };
 }
 

@@ -11,7 +11,8 @@ import { partsIn } from './convertLine';
 import { gramsOf, mediumEntry } from './dyeEntry';
 import { usualSet } from './usualSet';
 import type { DyeEntry } from './dyeEntrySchema';
-import type { AcidDose, Formulation, HeatSet, Recipe, Water } from './recipe';
+import type { AcidDose, Formulation, HeatSet, Recipe } from './recipe';
+import type { GivenWater } from './waterSaid';
 
 /** A pour with no set-up: what a newcomer knows before anything is on the shelf. */
 export interface QuickPour {
@@ -24,7 +25,7 @@ export interface QuickPour {
   /** Depth that all parts make together, %. */
   partsDepthPercent: number;
   strengthPercent: number;
-  water: Exclude<Water, { basis: 'kept' }>;
+  water: GivenWater;
   acid: AcidDose | null;
   set: HeatSet;
   /** What was typed, by the paths of a colorway. */

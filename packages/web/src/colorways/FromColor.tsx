@@ -12,7 +12,6 @@ import {
   jarWords,
   primariesOf,
   printOfScreen,
-  spoonMl,
   spoonSetOf,
   type InkInSpoons,
   type Pass,
@@ -61,15 +60,13 @@ export function FromColor({ draft, pass, shelf, onDone }: FromColorProps) {
   );
   const use = (): void => {
     const lines = inks.map((ink) => {
-      const said = inSpoonsOf(ink)?.said ?? null;
+      const inSpoons = inSpoonsOf(ink);
       return {
-        written: said?.words ?? '',
+        written: inSpoons?.said?.words ?? '',
         line: {
           id: newId(),
           dyeId: primaries[ink] ?? '',
-          entry: said
-            ? { school: 'stock spoons' as const, teaspoons: said.ml / spoonMl('tsp', spoons.system) }
-            : { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
+          entry: inSpoons?.entry ?? { school: 'print' as const, inkPercent: Number(values[ink].toFixed(1)) },
           stockId: jarOf(ink)?.id ?? null,
           sectionId: pass.dyes[0]?.sectionId ?? null,
         },

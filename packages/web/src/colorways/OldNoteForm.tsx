@@ -3,7 +3,6 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
-  figure,
   formatAmount,
   noted,
   notebookWords,
@@ -57,7 +56,7 @@ export function OldNoteForm({ shelf, onUse }: OldNoteFormProps) {
       </Box>
       <Box sx={{ display: 'grid', gap: 0.5, alignContent: 'start', justifyItems: 'start' }}>
         {note.dyes.map((dye) => (
-          <NotedDepth key={dye.dyeId} dye={dye} name={nameOf(dye.dyeId)} goodsGrams={note.goodsGrams} />
+          <NotedDepth key={dye.dyeId} dye={dye} name={nameOf(dye.dyeId)} />
         ))}
         {note.unmeasured.length > 0 && (
           <Typography variant="body2">
@@ -75,35 +74,18 @@ export function OldNoteForm({ shelf, onUse }: OldNoteFormProps) {
 }
 
 /** One dye of the note, with how far it may be off. */
-function NotedDepth({ dye, name, goodsGrams }: { dye: NotedDye; name: string; goodsGrams: number | null }) {
-  const { grams, dosPercent, offPercent } = dye;
-  const practice = 'common practice, no source';
+function NotedDepth({ dye: { grams, dos, offPercent }, name }: { dye: NotedDye; name: string }) {
   return (
     <Typography component="div">
-      {dosPercent !== null && goodsGrams !== null ? (
+      {dos ? (
         <>
-          <FigureText
-            figure={figure(
-              dosPercent,
-              '%',
-              () => `100 × ${formatAmount(grams, 'g')} ÷ ${formatAmount(goodsGrams, 'g')} of goods`,
-              'estimate',
-              practice,
-            )}
-            name={`Depth of ${name} in the old note`}
-            px={24}
-          />{' '}
-          {name}, ±{offPercent} %, so {formatAmount(dosPercent * (1 - offPercent / 100), '%')} to{' '}
-          {formatAmount(dosPercent * (1 + offPercent / 100), '%')}
+          <FigureText figure={dos.figure} name={`Depth of ${name} in the old note`} px={24} /> {name}, ±
+          {offPercent} %, so {formatAmount(dos.low, '%')} to {formatAmount(dos.high, '%')}
         </>
       ) : (
         <>
-          <FigureText
-            figure={figure(grams, 'g', 'as the note has it', 'estimate', practice)}
-            name={`${name} in the old note`}
-            px={24}
-          />{' '}
-          {name}, ±{offPercent} %; say on what goods, and it is a depth
+          <FigureText figure={grams} name={`${name} in the old note`} px={24} /> {name}, ±{offPercent} %; say
+          on what goods, and it is a depth
         </>
       )}
     </Typography>

@@ -1,10 +1,8 @@
-import { useState } from 'react';
 import {
   LIES,
   changeMethod,
   METHOD_KINDS,
   methodFacts,
-  waterSaid,
   type Arrangement,
   type MethodKind,
   type Pass,
@@ -12,6 +10,7 @@ import {
 } from '@ythrion/core';
 import { capital } from '../sentence/capital';
 import { SaidChoice } from '../sentence/SaidChoice';
+import { SaidWater } from '../sentence/SaidWater';
 import { Sentence } from '../sentence/Sentence';
 import { DraftAmount } from './DraftAmount';
 import type { Change, Draft } from './useDraft';
@@ -39,8 +38,6 @@ export interface WaySentenceProps {
 
 /** How dye and goods meet, how the goods lie, and the bath they lie in. */
 export function WaySentence({ draft, pass, planned, first, justAdded }: WaySentenceProps) {
-  // How often it was chosen what the water goes by: the word then says it anew.
-  const [turned, setTurned] = useState(0);
   const set = (changes: Change<Pass>): void => draft.changePass(pass.id, changes);
   const counted = COUNTED[pass.arrangement.kind];
   const { liquid } = methodFacts(pass.method.kind);
@@ -90,49 +87,14 @@ export function WaySentence({ draft, pass, planned, first, justAdded }: WaySente
       {water && (
         <>
           , in{' '}
-          {pass.water.basis !== 'kept' && (
-            <DraftAmount
-              key={turned}
-              draft={draft}
-              path={`passes.${pass.id}.water`}
-              label={pass.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
-              kind={pass.water.basis === 'ratio' ? 'liquorRatio' : 'volume'}
-              value={pass.water.value}
-              onChange={(value, written) =>
-                draft.changePass(pass.id, { water: { ...pass.water, value } as Pass['water'] }, written)
-              }
-              onUnreadable={(text) => {
-                const said = waterSaid(text, pass.water, {});
-                if (said) draft.changePass(pass.id, { water: said }, { [`passes.${pass.id}.water`]: text });
-              }}
-            />
-          )}{' '}
-          <SaidChoice
-            label="Water by"
-            value={pass.water.basis}
-            options={[
-              { value: 'ratio', label: 'liquor ratio' },
-              { value: 'volume', label: 'volume of the bath', said: 'of bath' },
-              ...(first ? [] : [{ value: 'kept' as const, label: 'the bath before' }]),
-            ]}
-            onChange={(basis) => {
-              setTurned(turned + 1);
-              draft.changePass(
-                pass.id,
-                {
-                  water:
-                    basis === 'kept'
-                      ? { basis }
-                      : {
-                          basis,
-                          value: Number(
-                            (basis === 'ratio' ? planned.liquorRatio : planned.bath).value.toPrecision(3),
-                          ),
-                        },
-                },
-                { [`passes.${pass.id}.water`]: '' },
-              );
-            }}
+          <SaidWater
+            water={pass.water}
+            planned={planned}
+            canKeep={!first}
+            written={draft.colorway.asWritten[`passes.${pass.id}.water`]}
+            onChange={(water, as) =>
+              draft.changePass(pass.id, { water }, { [`passes.${pass.id}.water`]: as })
+            }
           />
         </>
       )}

@@ -26,8 +26,8 @@ export interface QuantityProps {
   onEnter?: (() => void) | undefined;
   context?: ParseContext;
   autoFocus?: boolean;
-  /** How an amount reads in another measure, beside what is typed; in the unit of the field when left out. */
-  readAs?: ((value: number) => string) | undefined;
+  /** How an amount reads in another measure, beside what is typed; in the unit of the field where that is null. */
+  readAs?: ((value: number) => string | null) | undefined;
   /** A problem found outside the field. */
   problem?: string | undefined;
 }
@@ -60,7 +60,7 @@ export function useQuantity({
   onUnreadable,
   onEnter,
   context,
-  readAs = (amount) => formatAmount(amount, quantityKind(kindName).unit),
+  readAs,
   problem,
 }: QuantityProps): Quantity {
   const kind = quantityKind(kindName);
@@ -101,7 +101,7 @@ export function useQuantity({
     take,
     onKeyDown,
     unit: plain || !read.ok ? kind.unit : null,
-    readBack: read.ok && !plain ? `= ${readAs(read.value)}` : '',
+    readBack: read.ok && !plain ? `= ${readAs?.(read.value) ?? formatAmount(read.value, kind.unit)}` : '',
     remark: (read.ok && read.remark) || '',
     wrong: problem ?? (empty || read.ok ? undefined : read.problem),
     input: {

@@ -17,7 +17,6 @@ import {
   sayDyeIn,
   spoken,
   spoonSetOf,
-  waterSaid,
   type QuickPour,
   type School,
   type Studio,
@@ -44,6 +43,7 @@ import { SaidChoice } from '../sentence/SaidChoice';
 import { SaidColor } from '../sentence/SaidColor';
 import { SaidDye } from '../sentence/SaidDye';
 import { SaidText } from '../sentence/SaidText';
+import { SaidWater } from '../sentence/SaidWater';
 import { Sentence } from '../sentence/Sentence';
 import { SetSentence } from '../sentence/SetSentence';
 import { SmallKey } from '../sentence/SmallKey';
@@ -64,8 +64,6 @@ export function QuickPourScreen() {
   const setDye = (index: number, changes: Partial<QuickPour['dyes'][number]>, written = {}): void =>
     change({ dyes: quick.dyes.map((dye, i) => (i === index ? { ...dye, ...changes } : dye)) }, written);
   const [added, setAdded] = useState<string | null>(null);
-  // How often it was chosen what the water goes by: the word then says it anew.
-  const [waterTurned, setWaterTurned] = useState(0);
   const addDye = (): void => {
     const id = `q${quick.dyes.length + 1}-${newId().slice(-6)}`;
     setAdded(id);
@@ -173,35 +171,14 @@ export function QuickPourScreen() {
                   onChange={(fiber) => change(setFor(fiber))}
                 />
                 , in{' '}
-                <SaidAmount
-                  key={waterTurned}
-                  label={quick.water.basis === 'ratio' ? 'Liquor ratio' : 'Bath'}
-                  kind={quick.water.basis === 'ratio' ? 'liquorRatio' : 'volume'}
-                  value={quick.water.value}
+                <SaidWater
+                  water={quick.water}
+                  planned={pass}
+                  canKeep={false}
                   written={quick.written['passes.p1.water']}
-                  onChange={(value, as) =>
-                    change({ water: { ...quick.water, value } }, { 'passes.p1.water': as })
-                  }
-                  onUnreadable={(text) => {
-                    const said = waterSaid(text, quick.water, { spoons: studio.spoons });
-                    if (said && said.basis !== 'kept') change({ water: said }, { 'passes.p1.water': text });
-                  }}
-                />{' '}
-                <SaidChoice
-                  label="Water by"
-                  value={quick.water.basis}
-                  options={[
-                    { value: 'ratio', label: 'liquor ratio' },
-                    { value: 'volume', label: 'volume of the bath', said: 'of bath' },
-                  ]}
-                  onChange={(basis) => {
-                    setWaterTurned(waterTurned + 1);
-                    const now = basis === 'ratio' ? pass?.liquorRatio : pass?.bath;
-                    if (now)
-                      change(
-                        { water: { basis, value: Number(now.value.toPrecision(3)) } },
-                        { 'passes.p1.water': '' },
-                      );
+                  onChange={(water, as) => {
+                    // There is no bath before the only one.
+                    if (water.basis !== 'kept') change({ water }, { 'passes.p1.water': as });
                   }}
                 />
               </Sentence>

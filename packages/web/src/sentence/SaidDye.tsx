@@ -3,9 +3,8 @@ import {
   dyeSaid,
   entryAmount,
   entryIn,
-  formatAmount,
   SCHOOLS,
-  spoonMl,
+  spoonsHold,
   type DyeEntry,
   type DyeLine,
   type ParseContext,
@@ -52,7 +51,7 @@ export function SaidDye({ line, schools, reading, written, onChange, onSchool }:
         value={entryAmount(entry)}
         written={written}
         context={reading}
-        readAs={readAs(school, reading)}
+        readAs={(amount) => spoonsHold(entryIn(school, amount), reading)}
         onChange={(amount, as) => onChange(entryIn(school, amount), as)}
         onUnreadable={(text) => {
           const said = dyeSaid(text, line, reading);
@@ -74,13 +73,4 @@ export function SaidDye({ line, schools, reading, written, onChange, onSchool }:
       />
     </>
   );
-}
-
-/** Spoons read as what they hold, stock in mL and powder in g. */
-function readAs(school: School, { spoons = 'US', gramsPerTeaspoon }: ParseContext) {
-  if (school === 'stock spoons')
-    return (teaspoons: number): string => formatAmount(teaspoons * spoonMl('tsp', spoons), 'mL');
-  if (school === 'powder spoons' && gramsPerTeaspoon !== undefined)
-    return (teaspoons: number): string => formatAmount(teaspoons * gramsPerTeaspoon, 'g');
-  return undefined;
 }

@@ -3,15 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import {
-  diluteJar,
-  formatAmount,
-  madeUpStock,
-  wateredStock,
-  type Dilution,
-  type ShelfResponse,
-  type Stock,
-} from '@ythrion/core';
+import { diluteJar, planDilution, type Dilution, type ShelfResponse, type Stock } from '@ythrion/core';
 import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { everythingReads } from '../parts/everythingReads';
@@ -32,26 +24,11 @@ export function DiluteJar({ stock, shelf }: { stock: Stock; shelf: ShelfResponse
   const [wholeMl, setWhole] = useState(240);
   const put = usePutOnShelf('stocks');
   const navigate = useNavigate();
-  const problem =
-    kind === 'water'
-      ? leftMl > 0
-        ? null
-        : 'This jar is empty.'
-      : takenMl > leftMl + 1e-9
-        ? `The jar holds ${formatAmount(leftMl, 'mL')}, less than that.`
-        : takenMl > wholeMl
-          ? 'Made up to less than was taken: say how much it is to be in the end.'
-          : null;
-  const { spoons } = shelf.studio;
-  const thinner =
-    problem !== null
-      ? null
-      : kind === 'water'
-        ? wateredStock(leftMl, stock.strengthPercent, addedMl, spoons)
-        : madeUpStock(takenMl, stock.strengthPercent, wholeMl, spoons);
+  const dilution: Dilution = kind === 'water' ? { kind, addedMl } : { kind, takenMl, wholeMl };
+  const planned = planDilution(stock, leftMl, dilution, shelf.studio.spoons);
+  const thinner = typeof planned === 'string' ? null : planned;
   const keep = async (): Promise<void> => {
     if (!thinner || !everythingReads()) return;
-    const dilution: Dilution = kind === 'water' ? { kind, addedMl } : { kind, takenMl, wholeMl };
     const { before, made } = diluteJar(stock, leftMl, dilution, thinner.strength.value, {
       id: newId(),
       today: studioNow().slice(0, 10),
@@ -93,7 +70,7 @@ export function DiluteJar({ stock, shelf }: { stock: Stock; shelf: ShelfResponse
           </>
         )}
       </Sentence>
-      {problem !== null && <Typography variant="body2">✕ {problem}</Typography>}
+      {typeof planned === 'string' && <Typography variant="body2">✕ {planned}</Typography>}
       {thinner && (
         <Typography variant="body2" component="div">
           gives <FigureText figure={thinner.volume} name="The thinner stock" px={20} /> of{' '}

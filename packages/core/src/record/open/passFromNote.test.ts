@@ -20,12 +20,18 @@ test('an old note over several lines: every dye, the acid, the water, the goods'
   const note = read(NOTE);
   // 3.2 g a teaspoon: 0.4 g on 113.4 g is 0.353 %; red at 2.8 g, not weighed: 0.7 g.
   expect(
-    note.dyes.map(({ dyeId, grams, offPercent }) => [dyeId, Number(grams.toFixed(3)), offPercent]),
+    note.dyes.map(({ dyeId, grams, offPercent }) => [dyeId, Number(grams.value.toFixed(3)), offPercent]),
   ).toEqual([
     ['blue', 0.4, 15],
     ['red', 0.7, 30],
   ]);
-  expect(note.dyes[0]!.dosPercent).toBeCloseTo(40 / (4 * OUNCE_G), 9);
+  const { figure, low, high } = note.dyes[0]!.dos!;
+  expect(figure.value).toBeCloseTo(40 / (4 * OUNCE_G), 9);
+  expect(figure.sureness).toBe('estimate');
+  expect([low, high].map((percent) => percent / figure.value)).toEqual([
+    expect.closeTo(0.85, 9),
+    expect.closeTo(1.15, 9),
+  ]);
   expect(note.goodsGrams).toBeCloseTo(4 * OUNCE_G, 9);
   expect(note.waterMl).toBeCloseTo(2000 + 118.294, 2);
   expect(note.acids).toMatchObject([{ material: 'citric', basis: 'amount', value: 13.5 }]);

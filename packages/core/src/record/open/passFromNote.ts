@@ -1,6 +1,8 @@
 import { dyeGramsOf } from '../additions';
 import { amountOf } from '../../process/amountOf';
 import { depthOfShade } from '../../amounts/dyeMass';
+import { figure, type Figure } from '../../figure/figure';
+import { formatAmount } from '../../units/formatQuantity';
 import { ACIDS } from '../../materials/acids';
 import { entryIn } from '../../recipe/dyeEntry';
 import { jarFor } from '../../recipe/newColorway';
@@ -8,15 +10,17 @@ import type { AcidDose, DyeLine, Pass } from '../../recipe/recipe';
 import type { Shelf } from '../../recipe/materials';
 import type { NotebookPiece } from './readNotebook';
 
+const PRACTICE = 'common practice, no source';
+
 /** How far what a notebook says may be off, %: level spoons and kitchen cups (common practice, no source). */
 const OFF_PERCENT = { spoon: 15, unweighedSpoon: 30, measured: 5 } as const;
 
 /** One dye of an old note. */
 export interface NotedDye {
   dyeId: string;
-  grams: number;
-  /** On the goods of the note; null where it names none. */
-  dosPercent: number | null;
+  grams: Figure;
+  /** On the goods of the note, with how pale and how deep it may have been; null where it names none. */
+  dos: { figure: Figure; low: number; high: number } | null;
   /** How far that may be off, %. */
   offPercent: number;
   /** In a jar that the note names; null for powder. */
@@ -79,16 +83,31 @@ export function noted(pieces: readonly NotebookPiece[], shelf: Pick<Shelf, 'dyes
     unmeasured,
     waterMl,
     goodsGrams,
-    dyes: [...dyes].map(([dyeId, { grams, off, strengthPercent }]) => ({
-      dyeId,
-      grams,
-      strengthPercent,
-      offPercent: off,
-      dosPercent:
-        goodsGrams === null
-          ? null
-          : depthOfShade(grams, goodsGrams, shelf.dyes.find(({ id }) => id === dyeId)?.lotStrength ?? 1),
-    })),
+    dyes: [...dyes].map(([dyeId, { grams, off, strengthPercent }]): NotedDye => {
+      const lot = shelf.dyes.find(({ id }) => id === dyeId)?.lotStrength ?? 1;
+      return {
+        dyeId,
+        strengthPercent,
+        offPercent: off,
+        grams: figure(grams, 'g', 'as the note has it', 'estimate', PRACTICE),
+        dos: goodsGrams === null ? null : depthNoted(grams, goodsGrams, lot, off),
+      };
+    }),
+  };
+}
+
+function depthNoted(grams: number, goodsGrams: number, lotStrength: number, off: number): NotedDye['dos'] {
+  const percent = depthOfShade(grams, goodsGrams, lotStrength);
+  return {
+    figure: figure(
+      percent,
+      '%',
+      () => `100 × ${formatAmount(grams, 'g')} ÷ ${formatAmount(goodsGrams, 'g')} of goods`,
+      'estimate',
+      PRACTICE,
+    ),
+    low: percent * (1 - off / 100),
+    high: percent * (1 + off / 100),
   };
 }
 
@@ -105,13 +124,13 @@ export function withNote(
   newId: () => string,
 ): Pick<Pass, 'dyes' | 'acids' | 'water'> {
   const scale = goodsGrams === null ? 1 : wogGrams / goodsGrams;
-  const lines = dyes.map(({ dyeId, grams, dosPercent }): DyeLine => ({
+  const lines = dyes.map(({ dyeId, grams, dos }): DyeLine => ({
     id: newId(),
     dyeId,
     entry:
-      dosPercent === null
-        ? entryIn('grams', Number(grams.toPrecision(3)))
-        : entryIn('depth', Number(dosPercent.toPrecision(3))),
+      dos === null
+        ? entryIn('grams', Number(grams.value.toPrecision(3)))
+        : entryIn('depth', Number(dos.figure.value.toPrecision(3))),
     stockId: jarFor(shelf, dyeId),
     sectionId: pass.dyes[0]?.sectionId ?? null,
   }));
