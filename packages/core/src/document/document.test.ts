@@ -140,5 +140,9 @@ describe('a quick pour', () => {
     const read = readDocument(JSON.parse(JSON.stringify(kept.document)));
     expect(planDocument(read).passes[0]!.pours[0]!.volume!.value).toBe(200);
     expect(kept.colorway.name).toBe('First blue');
+    // Nobody said how much stock there is: a liter, or as much as is poured.
+    expect(kept.document.stocks[0]!.volumeMl).toBe(1000);
+    const many = keepQuickPour({ ...quick, count: 10 }, 'Many', (what) => `new-${what}`);
+    expect(many.document.stocks[0]!.volumeMl).toBe(2000);
   });
 });

@@ -56,3 +56,19 @@ test('computed amounts have three figures', () =>
 
 test('no stock without a jar', () =>
   expect(sayIn(passOf({ ...BLUE_LINE, stockId: null }), 'stock')).toBeNull());
+
+test('what was written there before comes back only within a hundredth', () => {
+  const at = (percent: number) =>
+    sayIn(passOf({ ...BLUE_LINE, entry: depth(percent) }), 'stock', { 'dyes.d.stock': '50.0 mL' });
+  // 50.4 mL is near enough to 50, 52 mL is not.
+  expect(at(0.504).written['dyes.d.stock']).toBe('50.0 mL');
+  expect(at(0.52).written['dyes.d.stock']).toBe('');
+  expect(entryAmount(at(0.52).pass.dyes[0]!.entry)).toBe(52);
+});
+
+test('spoons that are more than a fiftieth off are said as a number', () => {
+  // 0.6 mL of stock is 0.1217 tsp, an eighth of which would be 2.7 % more.
+  const { pass, written } = sayIn(passOf({ ...BLUE_LINE, entry: depth(0.006) }), 'stock spoons');
+  expect(written['dyes.d.stock spoons']).toBe('');
+  expect(entryAmount(pass.dyes[0]!.entry)).toBe(0.12);
+});

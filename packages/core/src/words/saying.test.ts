@@ -90,3 +90,12 @@ test('a measure is not part of what is written down', () =>
     sureness: 'exact',
     because: 'by hand',
   }));
+
+test('what is near to what was said, but not it, is never read as that', () => {
+  // A jar read to 105 mL with the cylinder is no 7 tbsp: those are 103.5 mL.
+  expect(ownMeasure(of(105, 'mL', pour('7 tbsp')), measures())).toMatchObject({
+    words: '7 tbsp + 1/4 tsp',
+    first: true,
+  });
+  expect(ownMeasure(of(114, 'g', { as: 'goods', said: '4 oz' }), measures())?.words).toBe('4.02 oz');
+});

@@ -62,3 +62,13 @@ test('a note that says nothing changes nothing', () => {
   const next = withNote(pass!, read('the moon was full'), 100, SHELF, newId);
   expect(next).toEqual({ dyes: pass!.dyes, acids: pass!.acids, water: pass!.water });
 });
+
+test('what the dye was dissolved in is no bath, though the goods are named: two cups on four ounces', () => {
+  const [pass] = formulation().recipe.passes;
+  // 4.2 mL to a gram of goods.
+  const cups = withNote(pass!, read('1/8 tsp Vault Blue in 2 cups on 4 oz'), 100, SHELF, newId);
+  expect(cups.water).toEqual(pass!.water);
+  // 6.3 mL to a gram.
+  const more = withNote(pass!, read('1/8 tsp Vault Blue in 3 cups on 4 oz'), 100, SHELF, newId);
+  expect(more.water).toEqual({ basis: 'ratio', value: 6.26 });
+});
