@@ -1,4 +1,4 @@
-import { parseQuantity, type ParseContext } from './parseQuantity';
+import { parseQuantity, saysWhatOf, type ParseContext } from './parseQuantity';
 import type { QuantityKindName } from './quantityKinds';
 
 /** An amount at the head of some words, and what it is of. */
@@ -23,7 +23,7 @@ export function amountAtHead(text: string, context: ParseContext = {}): AmountAt
   for (let count = Math.min(words.length, MOST_WORDS); count > 0; count -= 1) {
     const much = words.slice(0, count).join(' ').replace(/[,;]$/, '');
     // A bare number says nothing of what it counts.
-    if (!/[a-z]/i.test(much) || /\bof$/i.test(much)) continue;
+    if (!/[a-z]/i.test(much) || /\bof$/i.test(much) || saysWhatOf(much)) continue;
     if (!KINDS.some((kind) => parseQuantity(much, kind, context).ok)) continue;
     return {
       much,

@@ -25,12 +25,14 @@ export interface Measure {
 /** Spellings, one word each and in small letters, of what is so many of the canonical unit. */
 const MEASURES: [spellings: string, Dimension, factor: number][] = [
   ['kg kilo kilogram', 'mass', 1000],
-  ['g gram gr gm', 'mass', 1],
+  ['g gram gramme gr gm', 'mass', 1],
   ['mg milligram', 'mass', 0.001],
   ['oz ounce', 'mass', OUNCE_G],
   ['lb pound', 'mass', POUND_G],
   ['ml milliliter millilitre cc', 'volume', 1],
-  ['l liter litre', 'volume', 1000],
+  ['l liter litre ltr', 'volume', 1000],
+  ['dl deciliter decilitre', 'volume', 100],
+  ['cl centiliter centilitre', 'volume', 10],
   ['floz', 'volume', US_ML['fl oz']],
   ['pt pint', 'volume', US_ML.pt],
   ['qt quart', 'volume', US_ML.qt],
@@ -61,6 +63,8 @@ const SPOONS = new Map<string, 'tsp' | 'tbsp' | 'cup'>(
     tbsp: 'tbsp',
     tb: 'tbsp',
     tbl: 'tbsp',
+    tbls: 'tbsp',
+    tblsp: 'tbsp',
     t: 'tsp',
     teaspoon: 'tsp',
     teaspoonful: 'tsp',
@@ -89,6 +93,12 @@ const POURED = new Map([
 export const BY_EYE = ['pinch', 'dash', 'smidgen', 'splash', 'drop'] as const;
 /** What the pinch, the dash and the like of a studio hold, mL; a guess stands for what is null or left out. */
 export type OwnMeasures = Partial<Record<(typeof BY_EYE)[number], number | null>>;
+
+/** A good splash is a splash: how much it is, nobody measured either way. */
+const BY_EYE_ANYWAY = new RegExp(
+  `^(?:good|generous|big|large|little|small|tiny|fair)\\s+(?=(?:${BY_EYE.join('|')}))`,
+  'i',
+);
 
 /** Hours that a night is taken for. */
 const NIGHT_H = 12;
@@ -125,7 +135,7 @@ export function leadingMeasure(
   own: OwnMeasures,
 ): { measure: Measure; rest: string } | null {
   const whose = /^(?:(us|metric|au)|level)\s+(?=[a-z])/i.exec(text);
-  const from = text.slice(whose?.[0].length ?? 0);
+  const from = text.slice(whose?.[0].length ?? 0).replace(BY_EYE_ANYWAY, '');
   const one = AS_ONE.map(([pattern, as]) => ({ as, match: pattern.exec(from)?.[0] })).find(
     ({ match }) => match,
   );

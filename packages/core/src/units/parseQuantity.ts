@@ -41,7 +41,13 @@ export function parseQuantity(
     return refuse(`${capital(kind.noun)} cannot be negative. ${howSaid(kind)}`);
   const unsigned = (below ? spelled.slice(1).trim() : spelled)
     .replace(ABOUT, '')
+    .replace(OR_SO, '')
     .replace(kindName === 'ph' ? /^pH\s*/i : kindName === 'price' ? /^[€$£]\s*/ : '', '');
+  const uneven = NOT_LEVEL.exec(unsigned)?.[0].toLowerCase();
+  if (uneven !== undefined)
+    return refuse(
+      `No two people’s ${uneven} spoons are alike; say how many level ones it is. ${howSaid(kind)}`,
+    );
   if (unsigned === '') return refuse(`“${spelled}” is not an amount. ${howSaid(kind)}`);
   const read = inOneField(unsigned, kind, context);
   if (typeof read === 'string') return refuse(`${read} ${howSaid(kind)}`);
@@ -51,8 +57,22 @@ export function parseQuantity(
 }
 
 /** Said of what nobody held a clock or a scale to; it is kept with what was typed. */
-const ABOUT = /^(?:about|around|roughly|approx(?:imately)?\.?|ca\.?|~)\s*/i;
+const ABOUT = /^(?:(?:about|around|roughly|just|only|maybe|approx(?:imately)?\.?|ca\.?)(?![a-z])|~)\s*/i;
+const OR_SO = /\s+(?:or so|more or less|give or take|in all|in total|total)\.?$/i;
 const JOINT = /^(?:\+|,|&|(?:and|plus)\b)\s*/i;
+/** What is taken away again: `1 cup minus 1 tbsp`. */
+const LESS = /^(?:minus|less)\s+(?=\S)/i;
+/** What an amount is of, where somebody says it though the field holds nothing else. */
+const OF_IT =
+  'of\\s+(?:the\\s+)?(?:stock|water|liquid|liquor|bath|dye|powder|acid|vinegar|citric|ice|yarn|wool|fiber|silk|it)(?![a-z])';
+const OF_IT_NEXT = new RegExp(`^${OF_IT}\\s*`, 'i');
+const OF_IT_LAST = new RegExp(`${OF_IT}$`, 'i');
+
+/** True of a text that ends in what the amount is of: `a splash of vinegar`. */
+export const saysWhatOf = (text: string): boolean => OF_IT_LAST.test(text.trim());
+
+/** Spoons that nobody fills alike. */
+const NOT_LEVEL = /\b(?:heap(?:ed|ing)|round(?:ed|ing)|scant)(?![a-z])/i;
 
 interface Sum {
   value: number;
@@ -75,6 +95,7 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
   let guess: string | undefined;
   /** What stands before a joint without a measure takes the one that comes. */
   let bare: number[] = [];
+  let sign = 1;
   let last: Measure | null = null;
   while (rest !== '') {
     const alone = leadingMeasure(rest, kind, context.spoons ?? 'US', context.own ?? {});
@@ -92,6 +113,9 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
       const unknown = /^[^\d\s+,&]+/.exec(after)?.[0];
       if (unknown !== undefined && !JOINT.test(after))
         return `“${unknown}” in “${text}” is no measure known here.`;
+      const times = /^([a-z]+)\s+(\d+\s*\/\s*\d+)/i.exec(rest);
+      if (times)
+        return `“${text}” could be read two ways. Write ${number.value} x ${times[2]} or ${number.value} ${times[2]}.`;
       if (/^[\d.]/.test(after)) return `“${text}” is two numbers with nothing between.`;
       if (/^an?$/i.test(rest)) return `“${text}” is not an amount.`;
       bare.push(number.value);
@@ -100,21 +124,26 @@ function sumOf(text: string, kind: QuantityKind, context: ParseContext): Sum | s
       for (const value of [...bare, number.value]) {
         const amount = inField(measure, value, kind, context);
         if (typeof amount === 'string') return amount;
-        sum += amount;
+        sum += sign * amount;
       }
       bare = [];
       last = measure;
       guess ??= measure.guess ?? guessedWeight(measure, kind, context);
-      rest = (said ? said.rest : after).trimStart();
+      rest = (said ? said.rest : after).trimStart().replace(OF_IT_NEXT, '');
     }
-    const joint = JOINT.exec(rest);
+    const less = last ? LESS.exec(rest) : null;
+    if (bare.length === 0) sign = less ? -1 : 1;
+    const joint = less ?? JOINT.exec(rest);
     if (joint && joint[0].length === rest.length) return `“${text}” stops after a joining word.`;
     rest = rest.slice(joint?.[0].length ?? 0);
   }
   // After hours a bare number is minutes.
   const minutes = kind.dimension === 'time' && last?.toCanonical(1) === 60;
   if (bare.length > 0 && last && !minutes) return `“${text}” is missing a unit.`;
-  return { value: sum + bare.reduce((all, value) => all + value, 0), ...(guess !== undefined && { guess }) };
+  return {
+    value: sum + sign * bare.reduce((all, value) => all + value, 0),
+    ...(guess !== undefined && { guess }),
+  };
 }
 
 /** An amount in the unit of the field, or why it cannot be that. */

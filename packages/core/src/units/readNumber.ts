@@ -16,9 +16,12 @@ const GLYPHS: Readonly<Record<string, string>> = {
   '⅞': '7/8',
 };
 
-/** Spreads out fraction glyphs so that `1½` reads as `1 1/2`. */
+/** Spreads out fraction glyphs so that `1½` reads as `1 1/2`; a masculine ordinal is a degree typed on the key beside it. */
 export function spellFractions(text: string): string {
-  return text.replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, (glyph) => ` ${GLYPHS[glyph] ?? ''}`).replace(/⁄/g, '/');
+  return text
+    .replace(/º/g, '°')
+    .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, (glyph) => ` ${GLYPHS[glyph] ?? ''}`)
+    .replace(/⁄/g, '/');
 }
 
 /** A number at the start of a text, and what follows it. */
