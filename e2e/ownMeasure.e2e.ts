@@ -52,12 +52,18 @@ test('from an empty studio to the first batch with 13 dyes, their jars, 3 bases 
   actions += 1;
   await main(page).getByLabel('Base', { exact: true }).selectOption({ label: 'Tower Wool' });
   await fill('Depth', '6 tbsp');
+  // What nobody said stands in the measures of the studio, and a bare number is in them: 200 °F is 93.3 °C.
+  const temperature = main(page).getByLabel('Temperature', { exact: true });
+  await expect(temperature).toHaveValue('190.4 °F');
+  await expect(main(page).getByLabel('Each, dry').first()).toHaveValue('3.53 oz');
+  await temperature.fill('200');
   await fill('Name of the colorway', 'First light');
   await tap(page.getByRole('button', { name: 'Save', exact: true }));
   await expect(page.getByText('Version 1 saved.')).toBeVisible();
   await tap(page.getByRole('button', { name: 'Begin this batch' }));
   await expect(page).toHaveURL(/\/pots\//);
   await expect(main(page).getByText('6 tbsp').first()).toBeVisible();
+  await expect(main(page).getByText(/Heat slowly to 200 °F \(93\.3 °C\)/)).toBeVisible();
   expect(actions).toBeLessThan(60);
 
   const shelf = (await (await page.request.get(`${application.url}/api/shelf`)).json()) as Record<

@@ -197,5 +197,6 @@ export * from './words/passSentence';
 export * from './words/printedPlan';
 export * from './words/runSheet';
 export * from './words/saying';
+export * from './words/studioUnit';
 export * from './recipe/measureOf';
 export * from './units/saidBy';

@@ -1,4 +1,13 @@
-import { editText, parseQuantity, type ParseContext, type QuantityKindName } from '@ythrion/core';
+import {
+  editText,
+  parseQuantity,
+  withUnit,
+  type ParseContext,
+  type ParsedQuantity,
+  type QuantityKindName,
+  type RefusedQuantity,
+  type StudioUnit,
+} from '@ythrion/core';
 
 /** More keys than this are never ahead of the screen. */
 const MOST_ON_THE_WAY = 40;
@@ -7,7 +16,19 @@ const MOST_ON_THE_WAY = 40;
 export interface QuantityReader {
   kind: QuantityKindName;
   context?: ParseContext | undefined;
+  /** In which unit the studio reads it, where the field keeps another. */
+  unit?: StudioUnit | null;
 }
+
+/** What a text says in a field; a bare number is in the unit the studio reads in. */
+export const readText = (
+  text: string,
+  { kind, context, unit }: QuantityReader,
+): ParsedQuantity | RefusedQuantity => parseQuantity(withUnit(text, unit ?? null), kind, context);
+
+/** The text of a value that nobody said in words. */
+export const textOf = (value: number, { unit }: QuantityReader): string =>
+  unit?.say(value) ?? editText(value);
 
 /** The text of a field for an amount, beside the value it stands for elsewhere. */
 export interface QuantityText {
@@ -30,14 +51,10 @@ export interface Typed {
  * What stands in a field for a value. @param written what was typed for it, if that was more than the plain number; where
  * that no longer says the value, as after another setting changed it, the number stands by itself
  */
-function shownFor(
-  value: number | undefined,
-  written: string | undefined,
-  { kind, context }: QuantityReader,
-): string {
+function shownFor(value: number | undefined, written: string | undefined, reader: QuantityReader): string {
   if (value === undefined) return '';
-  const read = written ? parseQuantity(written, kind, context) : null;
-  return written && read?.ok && alike(read.value, value) ? written : editText(value);
+  const read = written ? parseQuantity(written, reader.kind, reader.context) : null;
+  return written && read?.ok && alike(read.value, value) ? written : textOf(value, reader);
 }
 
 const alike = (read: number, value: number): boolean => Math.abs(read - value) <= 1e-6 * Math.abs(value);
@@ -63,7 +80,7 @@ export function given(
 ): QuantityText {
   if (state.turned !== turned) return opened(value, written, reader, turned);
   if (state.seen === value) return state;
-  const read = parseQuantity(state.text, reader.kind, reader.context);
+  const read = readText(state.text, reader);
   const own = value === undefined ? -1 : state.sent.indexOf(value);
   const same = value !== undefined && read.ok && alike(read.value, value);
   const unread = value === undefined && !read.ok;
@@ -84,10 +101,11 @@ export function typed(
   state: QuantityText,
   text: string,
   unit: string,
-  { kind, context }: QuantityReader,
+  reader: QuantityReader,
   later: boolean,
 ): Typed {
-  const read = parseQuantity(text, kind, context);
+  const read = readText(text, reader);
+  const said = withUnit(text, reader.unit ?? null);
   if (!read.ok) return { state: { ...state, text }, given: null };
   return {
     state: {
@@ -95,7 +113,7 @@ export function typed(
       text,
       sent: later ? [...state.sent, read.value].slice(-MOST_ON_THE_WAY) : state.sent,
     },
-    given: { value: read.value, written: isPlain(text, unit) ? '' : text },
+    given: { value: read.value, written: isPlain(said, unit) ? '' : said },
   };
 }
 

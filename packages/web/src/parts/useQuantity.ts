@@ -1,16 +1,15 @@
 import { startTransition, useContext, useState, type InputHTMLAttributes, type KeyboardEvent } from 'react';
 import {
-  editText,
   formatAmount,
-  parseQuantity,
   quantityKind,
   stepQuantity,
+  studioUnit,
   type ParseContext,
   type QuantityKindName,
 } from '@ythrion/core';
 import { DeferChanges } from './deferChanges';
 import { StudioMeasures } from './studioMeasures';
-import { given, isPlain, opened, typed } from './quantityText';
+import { given, isPlain, opened, readText, textOf, typed } from './quantityText';
 
 export interface QuantityProps {
   label: string;
@@ -66,14 +65,15 @@ export function useQuantity({
   const kind = quantityKind(kindName);
   const deferred = useContext(DeferChanges);
   const turned = deferred?.turned ?? 0;
-  const { spoons, own } = useContext(StudioMeasures);
+  const { spoons, own, shown } = useContext(StudioMeasures);
   const reading: ParseContext = { spoons: spoons.system, own, ...context };
-  const reader = { kind: kindName, context: reading };
+  const theirs = studioUnit(kindName, shown);
+  const reader = { kind: kindName, context: reading, unit: theirs };
   const [kept, setState] = useState(() => opened(value, written, reader, turned));
   const state = given(kept, value, written, reader, turned);
   if (state !== kept) setState(state);
   const { text } = state;
-  const read = parseQuantity(text, kindName, reading);
+  const read = readText(text, reader);
 
   const take = (next: string): void => {
     const { state: now, given: amount } = typed(state, next, kind.unit, reader, deferred !== null);
@@ -86,7 +86,12 @@ export function useQuantity({
   const onKeyDown = (event: KeyboardEvent<HTMLElement>): void => {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
-      take(editText(stepQuantity(kindName, read.ok ? read.value : value, event.key === 'ArrowUp' ? 1 : -1)));
+      take(
+        textOf(
+          stepQuantity(kindName, read.ok ? read.value : value, event.key === 'ArrowUp' ? 1 : -1),
+          reader,
+        ),
+      );
     }
     if (event.key !== 'Enter') return;
     if (!onEnter) return goToNextAmount(event);
@@ -100,8 +105,9 @@ export function useQuantity({
     text,
     take,
     onKeyDown,
-    unit: plain || !read.ok ? kind.unit : null,
-    readBack: read.ok && !plain ? `= ${readAs?.(read.value) ?? formatAmount(read.value, kind.unit)}` : '',
+    unit: plain ? (theirs?.unit ?? kind.unit) : read.ok ? null : kind.unit,
+    readBack:
+      read.ok && (!plain || theirs) ? `= ${readAs?.(read.value) ?? formatAmount(read.value, kind.unit)}` : '',
     remark: (read.ok && read.remark) || '',
     wrong: problem ?? (empty || read.ok ? undefined : read.problem),
     input: {
