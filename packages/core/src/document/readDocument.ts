@@ -1,4 +1,5 @@
 import { admitEvent, checkMaterial } from '../record/admitEvent';
+import { everyLine } from '../record/alter/everyLine';
 import { batchSchema, type Batch } from '../record/batch';
 import type { Event } from '../record/event';
 import { FieldError } from '../figure/fieldError';
@@ -122,12 +123,13 @@ function checkBatch(batch: Batch, onShelf: readonly Dye[]): void {
   formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const dyes = [...formulation.dyes, ...onShelf];
   const earlier = new Map<string, Event>();
+  const card = everyLine(batch.card, batch.events);
   batch.events.forEach((event, i) => {
     try {
       if (event.of.kind !== 'batch' || event.of.id !== batch.id)
         throw new FieldError('of.id', 'This event belongs to another record.');
       if (earlier.has(event.id)) throw new FieldError('id', `The id “${event.id}” stands here twice.`);
-      admitEvent(event, batch.card, (id) => earlier.get(id));
+      admitEvent(event, card, (id) => earlier.get(id));
       if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, { dyes });
     } catch (error) {
       if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);

@@ -40,3 +40,7 @@ export const broughtVessel = (
   shelfId: pot?.id ?? null,
   capacityMl: pot?.capacityMl ?? null,
 });
+
+/** What a vessel on the shelf is in a process; a pot where none was chosen. */
+export const potRole = (pot: Pick<Pot, 'kind'> | null): VesselRole =>
+  pot === null || pot.kind === 'slow cooker' ? 'pot' : pot.kind;

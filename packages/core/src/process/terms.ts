@@ -18,7 +18,7 @@ export const VESSEL_ROLES = [
 ] as const;
 
 /** Vessels that goods are dyed in: the first of them in a list is the one on the shelf that was chosen. */
-export const DYED_IN: readonly (typeof VESSEL_ROLES)[number][] = ['pot', 'pan', 'tray', 'wrap'];
+export const DYED_IN: readonly (typeof VESSEL_ROLES)[number][] = ['pot', 'pan', 'tub', 'tray', 'wrap'];
 
 /** Vessels that never have goods in them. */
 export const CUPS: readonly (typeof VESSEL_ROLES)[number][] = [

@@ -24,6 +24,7 @@ export interface KnownMaterials {
  */
 export function admitEvent(event: Event, card: Card, find: (id: string) => Event | undefined): void {
   if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card);
+  if (event.kind === 'altered') admitAlteration(event, card);
   if (event.kind === 'struck') admitStrike(event, find);
 }
 
@@ -40,8 +41,16 @@ export function checkEvent(
 ): void {
   admitEvent(event, card, find);
   if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, known);
+  if (event.kind === 'altered')
+    for (const { act } of event.change.lines) checkMaterial(act, withDyes(known, event.change.dyes));
   if (event.kind === 'act') checkAmount(event.act, event.written);
 }
+
+/** What is known, with the dyes that come along. */
+const withDyes = (known: KnownMaterials, dyes: KnownMaterials['dyes']): KnownMaterials => ({
+  ...known,
+  dyes: [...known.dyes, ...dyes],
+});
 
 function admitPlanned(event: EventOf<'act'> | EventOf<'begun'>, card: Card): void {
   const { planned, act } = event;
@@ -99,6 +108,26 @@ export function checkMaterial(act: Act, { dyes, stocks }: KnownMaterials): void 
       `${field}.stockId`,
       `That jar does not hold ${dye.name}. Name a jar of ${dye.name}, or the dye that is in this one.`,
     );
+}
+
+/** A change of the card must be about lines of the card, and do the same thing otherwise, not another thing. */
+function admitAlteration({ change }: EventOf<'altered'>, card: Card): void {
+  change.instead.forEach((line, i) => {
+    const known = cardAct(card, line.id);
+    if (known && known.act.kind !== line.act.kind)
+      throw new FieldError(
+        `change.instead.${i}.act.kind`,
+        `“${line.id}” is to ${known.act.kind}, not to ${line.act.kind}.`,
+      );
+    const [asked, got] = [known && amountOf(known.act), amountOf(line.act)];
+    if (asked && got && asked.unit !== got.unit)
+      throw new FieldError(
+        `change.instead.${i}.act.unit`,
+        `This line is measured in ${asked.unit}, not ${got.unit}.`,
+      );
+  });
+  const twice = change.lines.find(({ id }, i) => change.lines.findIndex((line) => line.id === id) !== i);
+  if (twice) throw new FieldError('change.lines', `“${twice.id}” comes in twice.`);
 }
 
 function admitStrike({ event: id }: EventOf<'struck'>, find: (id: string) => Event | undefined): void {

@@ -1,19 +1,14 @@
 import { z } from 'zod';
 import { codeSchema, idSchema, instantSchema, nameSchema } from '../shelf/common';
-import { dyeLineSchema, formulationSchema, passSchema, recipeSchema } from '../recipe/recipe';
+import { formulationSchema, recipeSchema } from '../recipe/recipe';
+import { begunPassSchema } from './alter/alterationSchema';
 import { cardSchema } from './card';
 import { eventSchema } from './event';
 
 /** What a batch was begun from. A pass that got no dye, or that nobody planned, has none. */
 const begunFromSchema = formulationSchema.extend({
   recipe: recipeSchema.extend({
-    passes: z
-      .array(
-        passSchema.extend({
-          dyes: z.array(dyeLineSchema).max(24, { error: 'A pass can have at most 24 dyes.' }),
-        }),
-      )
-      .max(12, { error: 'A batch can have at most 12 passes.' }),
+    passes: z.array(begunPassSchema).max(12, { error: 'A batch can have at most 12 passes.' }),
   }),
 });
 

@@ -3,6 +3,7 @@ import { LONGEST_SAID } from '../units/parseQuantity';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
 import { idSchema, instantSchema, nameSchema, noteSchema } from '../shelf/common';
+import { alterationSchema } from './alter/alterationSchema';
 import { EVENT_VERSION } from './eventVersion';
 import { OUTCOMES, STANDINGS } from './words';
 
@@ -60,6 +61,8 @@ export const eventSchema = z.discriminatedUnion(
       kind: z.literal('noted'),
       text: noteSchema.min(1, { error: 'A note cannot be empty.' }),
     }),
+    /** What is still to come was changed at the pot. */
+    z.strictObject({ ...stamp, kind: z.literal('altered'), change: alterationSchema }),
     /** A batch that was begun without a name gets one, or another. */
     z.strictObject({ ...stamp, kind: z.literal('named'), name: nameSchema }),
     /** The answer to a question that the record asked. */

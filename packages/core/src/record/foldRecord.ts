@@ -64,4 +64,6 @@ function seenUnclear(inOrder: readonly Event[]): Set<string> {
   return unclear;
 }
 
-const isReading = (answer: string): boolean => (BATH_READINGS as readonly string[]).includes(answer);
+/** What a bath looks like, whether or not somebody said more of it: `tinted, Vault Blue stays`. */
+const isReading = (answer: string): boolean =>
+  BATH_READINGS.some((reading) => answer === reading || answer.startsWith(`${reading},`));

@@ -1,4 +1,5 @@
-import { ACIDS } from '../materials/acids';
+import { ACIDS, type AcidMaterial } from '../materials/acids';
+import type { Figure } from '../figure/figure';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
 import { fiberInBath } from '../plan/fiberInBath';
@@ -52,6 +53,42 @@ function bathNow({ card, events, formulation }: Batch): BathNow | null {
   };
 }
 
+/** Acid that would bring a bath that does not clear to where its dyes strike best. */
+export interface AcidForClearing {
+  material: AcidMaterial;
+  strengthPercent: number;
+  add: Figure;
+  /** pH that the bath has: as it was measured, or as it is expected. */
+  from: number;
+  measured: boolean;
+  wished: number;
+}
+
+/**
+ * So much acid as brings the bath to the low end of what is usual for its dyes, from a measured pH where there is one,
+ * else from the expected one. @returns null where it is there already: more acid would do little
+ */
+export function acidForClearing(batch: Batch): AcidForClearing | null {
+  const bath = bathNow(batch);
+  if (!bath) return null;
+  const read = measuredPh(batch);
+  const from = read ?? bathPhNow(batch);
+  const [wished] = bath.planned.phWindow;
+  // Nearer than a strip can tell.
+  if (from < wished + 0.2) return null;
+  const dose = bath.pass.acids.at(-1);
+  const material = dose?.material ?? 'vinegar';
+  const strengthPercent = dose?.strengthPercent ?? ACIDS[material].usualStrength;
+  const { add } = correctPh(from, wished, bath.acids, bath.liters, material, strengthPercent);
+  return add.value > 0 ? { material, strengthPercent, add, from, measured: read !== null, wished } : null;
+}
+
+/** pH that was measured last; null before any. */
+const measuredPh = ({ events }: Pick<Batch, 'events'>): number | null =>
+  actsDone(events)
+    .flatMap(({ act }) => (act.kind === 'look' ? [act.reading?.ph ?? null] : []))
+    .findLast((ph) => ph !== null) ?? null;
+
 /** pH that the bath should show now, with what has really gone into it and the goods in. */
 export function bathPhNow(batch: Batch): number {
   const bath = bathNow(batch);
@@ -65,11 +102,9 @@ export function bathPhNow(batch: Batch): number {
  * it. @returns null while nothing was measured
  */
 export function phAdvice(batch: Batch): PhAdvice | null {
-  const measured = actsDone(batch.events)
-    .flatMap(({ act }) => (act.kind === 'look' ? [act.reading?.ph ?? null] : []))
-    .findLast((ph) => ph !== null);
+  const measured = measuredPh(batch);
   const bath = bathNow(batch);
-  if (measured === undefined || measured === null || !bath) return null;
+  if (measured === null || !bath) return null;
   const window = bath.planned.phWindow;
   const stands = measured > window[1] ? 'above' : measured < window[0] ? 'below' : 'in';
   if (stands !== 'above') return { measured, window, stands, correction: null };

@@ -119,8 +119,12 @@ export class Recording {
       { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
       card.passes.map(({ id }) => id),
     );
-    // The goods are there before anything is done to them.
-    this.presume(card.acts.length, ({ act }) => act.kind === 'bring' && act.thing.kind === 'goods');
+    // The goods are there before anything is done to them; what was thrown in later came later.
+    const laidIn = card.acts.findIndex(({ act }) => act.kind === 'place');
+    this.presume(
+      laidIn < 0 ? card.acts.length : laidIn,
+      ({ act }) => act.kind === 'bring' && act.thing.kind === 'goods',
+    );
   }
 
   /** One more event that stands, in the order of their instants. */

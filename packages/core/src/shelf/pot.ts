@@ -2,7 +2,17 @@ import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema } from './common';
 import { quantity } from './quantitySchema';
 
-export const POT_KINDS = ['pot', 'slow cooker', 'pan', 'steamer'] as const;
+export const POT_KINDS = [
+  'pot',
+  'slow cooker',
+  'pan',
+  'steamer',
+  'tray',
+  'tub',
+  'rack',
+  'oven',
+  'microwave',
+] as const;
 
 /** A vessel for dyeing; never goes back to food. */
 export const potSchema = z.strictObject({

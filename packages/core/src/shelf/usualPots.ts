@@ -7,5 +7,9 @@ export const USUAL_POTS: readonly Pick<Pot, 'name' | 'kind' | 'capacityMl' | 'po
   { name: 'Slow cooker', kind: 'slow cooker', capacityMl: 6000, powerWatts: 300 },
   { name: 'Low pan', kind: 'pan', capacityMl: 13_000, powerWatts: 1800 },
   { name: 'Steamer', kind: 'steamer', capacityMl: 12_000, powerWatts: 1800 },
-  { name: 'Tub', kind: 'pot', capacityMl: 10_000, powerWatts: null },
+  { name: 'Tub', kind: 'tub', capacityMl: 10_000, powerWatts: null },
+  { name: 'Tray', kind: 'tray', capacityMl: 8000, powerWatts: null },
+  { name: 'Rack', kind: 'rack', capacityMl: 8000, powerWatts: null },
+  { name: 'Oven', kind: 'oven', capacityMl: 40_000, powerWatts: 2000 },
+  { name: 'Microwave', kind: 'microwave', capacityMl: 20_000, powerWatts: 800 },
 ];

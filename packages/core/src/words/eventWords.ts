@@ -14,6 +14,7 @@ import type { Event, EventOf } from '../record/event';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { isSpokenAmount } from '../record/saidInRecord';
+import { alterationWords } from './alterationWords';
 import { measureWords, titleOf, type Reading } from './lineWords';
 
 /** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
@@ -29,6 +30,8 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
       return `Acknowledged: caution about ${CAUTION_WORDS[event.caution]}`;
     case 'noted':
       return event.text;
+    case 'altered':
+      return alterationWords(event.change, reading);
     case 'named':
       return `Named: ${event.name}`;
     case 'answered':

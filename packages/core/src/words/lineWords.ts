@@ -3,10 +3,10 @@ import { ACIDS } from '../materials/acids';
 import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';
-import type { Act, ActOf } from '../process/act';
+import type { Act, ActOf, End, VesselRole } from '../process/act';
 import { amountOf, minutesOf, type MeasuredOut } from '../process/amountOf';
 import type { BegunBatch } from '../record/batch';
-import type { CardAct } from '../record/card';
+import type { Card, CardAct } from '../record/card';
 import { goodsOf, vesselRole } from '../record/cardGoods';
 import { dyeName } from '../record/dyeTotals';
 import { methodFacts } from '../method';
@@ -109,7 +109,7 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
         ? `Pour the diluted ${dyeName(act.holds.dyeId, reading.dyes)}`
         : act.to === null
           ? 'Pour the bath away'
-          : 'Move the liquid over';
+          : `Tip the bath over into the ${vesselName(reading.batch.card, act.to)}`;
     case 'place':
       return placeTitle(line, act, reading, method);
     case 'split':
@@ -125,7 +125,10 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
         ? `Hold at ${celsius(act.atC, act, reading)}, ${setMethodFacts(reading.batch.formulation.recipe.set.method).label}`
         : `Hold at ${celsius(act.atC, act, reading)} until the bath clears`;
     case 'stand':
-      return act.purpose === 'soak' ? soakTitle(act, reading) : 'Leave it to stand';
+      if (act.purpose === 'soak') return soakTitle(act, reading);
+      return isSoak(reading.batch.card, act.vessel)
+        ? 'Leave the goods in the acid soak'
+        : 'Leave it to stand';
     case 'cool':
       return `Cool in place to ${celsius(act.toC, act, reading)}; color is still moving onto the fiber`;
     case 'look':
@@ -149,12 +152,32 @@ function celsius(value: number | null, act: Act, { batch, studio }: Reading): st
 const passOf = (act: Act, { batch }: Reading): Pass | undefined =>
   batch.formulation.recipe.passes.find((pass) => pass.id === act.pass);
 
+/** What a vessel is called where its role says it. */
+const vesselWord = (card: Card, vessel: string): string => {
+  const role = vesselRole(card, vessel);
+  return role !== undefined && CALLED.includes(role) ? role : 'pot';
+};
+const isSoak = (card: Card, vessel: string): boolean => vesselRole(card, vessel) === 'soak';
+
+/** A vessel by its name on the shelf, or by what it is. */
+function vesselName(card: Card, end: End): string {
+  if ('place' in end) return 'goods';
+  const brought = card.acts.find(
+    ({ act }) => act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.vessel === end.vessel,
+  )?.act;
+  const name = brought?.kind === 'bring' && brought.thing.kind === 'vessel' ? brought.thing.name : '';
+  return name === '' ? vesselWord(card, end.vessel) : name;
+}
+
+const CALLED: readonly VesselRole[] = ['pan', 'tub', 'tray', 'rack', 'oven', 'microwave'];
+
 function runTitle(act: ActOf<'run'>, reading: Reading): string {
   const { batch } = reading;
   if (act.purpose === 'paint') return 'Measure water to fill the paint up with';
   if (act.purpose === 'top up') return 'Top the bath up with water';
   if (act.purpose === 'dilution') return 'Make the dilution up with water';
-  const into = vesselRole(batch.card, act.vessel) === 'pan' ? 'the pan' : 'the pot';
+  if (isSoak(batch.card, act.vessel)) return 'Run water for an acid soak';
+  const into = `the ${vesselWord(batch.card, act.vessel)}`;
   return act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
     ? `Run water into ${into}`
     : `Run water of ${celsius(act.celsius, act, reading)} into ${into}`;
@@ -195,6 +218,7 @@ function acidWhere(act: ActOf<'put'>, reading: Reading): string {
       return 'for the water topped up';
     default:
       if ('place' in act.into) return 'over the goods';
+      if (isSoak(reading.batch.card, act.into.vessel)) return 'to the soak';
       return vesselRole(reading.batch.card, act.into.vessel) === 'paint cup'
         ? 'to the paint water'
         : 'to the bath';
@@ -211,6 +235,12 @@ function placeTitle(
     const spare = goodsOf(batch.card).filter((goods) => act.goods.includes(goods.line));
     return `Put ${spare.map((goods) => goods.name).join(' and ')} in to catch what is left`;
   }
+  if (act.purpose === 'unplanned')
+    return `Put ${goodsOf(batch.card)
+      .filter((goods) => act.goods.includes(goods.line))
+      .map((goods) => `${goods.count} × ${goods.name}`)
+      .join(' and ')} in with them`;
+  if (isSoak(batch.card, act.vessel) && act.purpose === null) return 'Lay the goods into the acid soak';
   if (act.purpose === 'set') return 'Lay the goods in a pan, with what melted';
   if (method) return methodFacts(method.kind).words.goodsIn(method, line);
   return act.wet ? 'Lift the goods in, open, and stir' : 'Lay the dry goods in';

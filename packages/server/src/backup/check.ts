@@ -1,5 +1,13 @@
 import { QueryTypes } from 'sequelize';
-import { dyeTotals, ledgerOf, summarizeBatch, type Batch, type CheckResponse, type Dye } from '@ythrion/core';
+import {
+  asItStands,
+  dyeTotals,
+  ledgerOf,
+  summarizeBatch,
+  type Batch,
+  type CheckResponse,
+  type Dye,
+} from '@ythrion/core';
 import { everyBatch } from '../batches/read';
 import { list } from '../shelf/store';
 import type { Storage } from '../storage/storage';
@@ -76,7 +84,7 @@ async function missingEntries({ sequelize }: Storage): Promise<string[]> {
 async function bookFaults({ models }: Storage, batch: Batch, dyes: readonly Dye[]): Promise<string[]> {
   const row = (await models.batches.findByPk(batch.id))?.get({ plain: true });
   const kept = await models.batchDyes.findAll({ where: { batchId: batch.id }, raw: true });
-  const told = summarizeBatch(batch, dyes);
+  const told = summarizeBatch(asItStands(batch, batch.events), dyes);
   const faults: string[] = [];
   if (!row || Math.abs(row.dosPercent - told.dosPercent) > 1e-6)
     faults.push(

@@ -12,7 +12,7 @@ import { Conflict } from '../refusals/refusals';
 import { readShelf } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 import { insertBatch, writable } from './begin';
-import { readBatch } from './read';
+import { batchNow, readBatch } from './read';
 
 /**
  * Begins a batch that dyes the record of another again: the card is its done acts on other goods. Asking the same again
@@ -31,7 +31,7 @@ export async function beginAgain(
       throw new Conflict('id', 'Another batch already has this id.');
     return kept;
   }
-  const of = await readBatch(storage, ofId, transaction);
+  const of = await batchNow(storage, ofId, transaction);
   const { formulation, card, notices } = dyeAgain(
     of,
     foldRecord(of),

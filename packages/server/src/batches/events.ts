@@ -1,14 +1,18 @@
 import { Op, QueryTypes, type InferAttributes, type Transaction } from 'sequelize';
 import {
+  asItStands,
   checkEvent,
   closedSummary,
   dyedSummary,
   dyeTotalOf,
   dyeTotals,
+  everyLine,
   FieldError,
   inOrder,
   ledgerChange,
+  lastVerdict,
   ledgerOf,
+  summarizeBatch,
   type Arrival,
   type Batch,
   type BatchSummary,
@@ -29,6 +33,7 @@ import { sameContent } from '../storage/sameContent';
 import type { BatchRow, EventRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
 import { searchText } from './book';
+import { readBatch } from './read';
 
 /**
  * Adds one event to a batch's record, whatever else is in there. The same event sent again is acknowledged and changes
@@ -54,7 +59,7 @@ export async function addEvent(
   const batch = await beginning(storage, batchId, transaction);
   const target = event.kind === 'struck' ? await eventOf(storage, batchId, event.event, transaction) : null;
   const named = await known(storage, batch.begun.formulation, event, transaction);
-  checkEvent(event, batch.begun.card, () => target ?? undefined, named);
+  checkEvent(event, everyLine(batch.begun.card, batch.altered), () => target ?? undefined, named);
   // What was taken back by another device already changes nothing any more.
   const again =
     target !== null &&
@@ -97,6 +102,8 @@ export async function insertEvents(
 interface Beginning {
   row: BatchRow;
   begun: BegunBatch;
+  /** Every change of its card, those that were taken back among them. */
+  altered: Event[];
 }
 
 /** A batch without its events. What it was begun from was checked when it was written. */
@@ -111,9 +118,32 @@ async function beginning(storage: Storage, id: string, transaction: Transaction)
       'id',
       `The record of batch ${row.code} cannot be read, so nothing can be added to it.`,
     );
+  const altered = await alterations(storage, id, transaction);
   return {
     row,
-    begun: { ...row, formulation: JSON.parse(plan.formulation) as Formulation, card },
+    altered: altered.every,
+    begun: asItStands(
+      { ...row, formulation: JSON.parse(plan.formulation) as Formulation, card },
+      altered.standing,
+    ),
+  };
+}
+
+/** Changes of the card of a batch: every one, and those that stand. */
+async function alterations(
+  storage: Storage,
+  batchId: string,
+  transaction: Transaction,
+): Promise<{ every: Event[]; standing: Event[] }> {
+  const rows = await storage.sequelize.query<{ body: string; struck: 0 | 1 }>(
+    `SELECT e.body, EXISTS (SELECT 1 FROM events s WHERE s.strikes = e.id) AS struck
+       FROM events e WHERE e.batch_id = ? AND e.kind = 'altered' ORDER BY e.seq`,
+    { replacements: [batchId], transaction, type: QueryTypes.SELECT },
+  );
+  const every = rows.map(({ body, struck }) => ({ event: JSON.parse(body) as Event, struck: struck === 1 }));
+  return {
+    every: every.map(({ event }) => event),
+    standing: every.flatMap(({ event, struck }) => (struck ? [] : [event])),
   };
 }
 
@@ -202,6 +232,7 @@ async function retell(
   transaction: Transaction,
 ): Promise<void> {
   const changed = target ?? event;
+  if (changed.kind === 'altered') return tellAnew(storage, row, transaction);
   const total = dyeTotalOf(changed);
   if (!total && changed.kind !== 'closed' && changed.kind !== 'named') return;
   const verdict = await lastOfKind(storage, row.id, 'closed', transaction);
@@ -219,6 +250,29 @@ async function retell(
     },
     { where: { id: row.id }, transaction },
   );
+}
+
+/** Writes the whole line of a batch in the Book anew: its goods or passes may be others now. */
+async function tellAnew(storage: Storage, row: BatchRow, transaction: Transaction): Promise<void> {
+  const batch = await readBatch(storage, row.id, transaction);
+  const dyes = (await storage.models.dyes.findAll({ transaction })).map(
+    (dye) => dye.get({ plain: true }) as Dye,
+  );
+  const now = asItStands(batch, batch.events);
+  const { look, ...told } = summarizeBatch(now, dyes);
+  await storage.models.batches.update(
+    {
+      ...told,
+      look: JSON.stringify(look),
+      search: searchText({ ...row, ...told }, lastVerdict(batch.events)?.note ?? ''),
+    },
+    { where: { id: row.id }, transaction },
+  );
+  for (const { baseId } of now.formulation.recipe.goods)
+    await storage.sequelize.query(
+      `INSERT OR IGNORE INTO batch_bases (base_id, line) SELECT :baseId, line FROM batches WHERE id = :id`,
+      { replacements: { baseId, id: row.id }, transaction },
+    );
 }
 
 async function dyedAnew(

@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize';
-import { lastVerdict, summarizeBatch, type Batch, type Shelf } from '@ythrion/core';
+import { asItStands, lastVerdict, summarizeBatch, type Batch, type Shelf } from '@ythrion/core';
 import { insertRows } from '../storage/insertRows';
 import type { BatchRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -32,9 +32,10 @@ export async function insertBatches(
     })),
     transaction,
   );
-  const bases = batches.flatMap(({ id, formulation: { recipe } }) =>
-    [...new Set(recipe.goods.map(({ baseId }) => baseId))].map((base) => [base, id]),
-  );
+  const bases = batches.flatMap((batch) => {
+    const { goods } = asItStands(batch, batch.events).formulation.recipe;
+    return [...new Set(goods.map(({ baseId }) => baseId))].map((base) => [base, batch.id]);
+  });
   await storage.sequelize.query(
     `INSERT INTO batch_bases (base_id, line)
      SELECT value ->> 0, line FROM json_each($bases) JOIN batches ON batches.id = value ->> 1`,
@@ -45,7 +46,7 @@ export async function insertBatches(
 
 /** A batch as its line in the Book. */
 function lineOf(batch: Batch, dyes: Shelf['dyes']): BatchRow {
-  const summary = summarizeBatch(batch, dyes);
+  const summary = summarizeBatch(asItStands(batch, batch.events), dyes);
   return {
     ...summary,
     look: JSON.stringify(summary.look),

@@ -14,7 +14,7 @@ import { readShelf } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 import { insertBatch, writable } from './begin';
 import { addEvent } from './events';
-import { readBatch } from './read';
+import { batchNow, readBatch } from './read';
 
 /**
  * Begins a batch without a plan, in what another batch left where that is wished. Asking the same again changes nothing.
@@ -70,7 +70,7 @@ async function takenOver(
   { batch: fromId, event }: NonNullable<OpenBatchRequest['liquidFrom']>,
   transaction: Transaction,
 ): Promise<LeavingLiquid> {
-  const from = await readBatch(storage, fromId, transaction);
+  const from = await batchNow(storage, fromId, transaction);
   const liquid = liquidLeaving(from, foldRecord(from), event.id);
   if (!liquid) throw new FieldError('liquidFrom.batch', 'There is nothing in the vessel of that batch.');
   await addEvent(storage, fromId, event, transaction);

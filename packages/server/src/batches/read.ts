@@ -1,5 +1,5 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import { batchSchema, problemsOf, type Batch } from '@ythrion/core';
+import { asItStands, batchSchema, problemsOf, type Batch } from '@ythrion/core';
 import { z } from 'zod';
 import { DamagedRecord, NotFound } from '../refusals/refusals';
 import type { Storage } from '../storage/storage';
@@ -33,6 +33,12 @@ export async function readBatch(storage: Storage, id: string, transaction?: Tran
   const [row] = await select<RecordRow>(storage, `${RECORDS} WHERE b.id = ?`, [id], transaction);
   if (!row) throw new NotFound(`There is no batch with the id “${id}”.`);
   return toBatch(row, await eventTexts(storage, id, transaction));
+}
+
+/** The same with its card as it stands after what was changed at the pot. @throws NotFound, DamagedRecord */
+export async function batchNow(storage: Storage, id: string, transaction?: Transaction): Promise<Batch> {
+  const batch = await readBatch(storage, id, transaction);
+  return asItStands(batch, batch.events);
 }
 
 /** Batches that are wet: begun and not closed. One that cannot be read is left out here; `check` names it. */

@@ -8,6 +8,7 @@ import {
 } from '@tanstack/react-query';
 import {
   API,
+  asItStands,
   lastVerdict,
   type BatchResponse,
   type BeginBatch,
@@ -74,7 +75,7 @@ export function useRunning() {
   const data = useMemo(
     () =>
       running
-        ?.map((batch) => withHeard(batch, entries.get(batch.id) ?? []))
+        ?.map((batch) => asTheyStand(withHeard(batch, entries.get(batch.id) ?? [])))
         .filter(({ events }) => lastVerdict(events) === null),
     [running, entries],
   );
@@ -92,9 +93,11 @@ export function useBatch(id: string) {
   });
   const entries = useSyncExternalStore(outbox.subscribe, () => outbox.ofBatch(id));
   const { data: batch } = query;
-  const data = useMemo(() => batch && withHeard(batch, entries), [batch, entries]);
+  const data = useMemo(() => batch && asTheyStand(withHeard(batch, entries)), [batch, entries]);
   return { data, error: query.error };
 }
+/** A batch with its card as it stands after what was changed at the pot. */
+const asTheyStand = (batch: BatchResponse): BatchResponse => asItStands(batch, batch.events);
 /** A page of the Book. What is asked for is given as the schema of the request reads it. */
 export const useBook = (asked: Partial<BookQuery>) =>
   useQuery({

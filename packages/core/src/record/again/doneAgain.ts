@@ -38,8 +38,13 @@ const isDye = (act: Act): boolean =>
  * A cure without dye, made because a rinse bled, is none of the dyeing; water for a dilution that no dye went into
  * neither.
  * @param acts as far as the goods hanging dry
+ * @param cures lines that came onto the card because a rinse bled
  */
-export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
+export function doneAgain(
+  acts: readonly RecordedAct[],
+  card: Card,
+  cures: ReadonlySet<string> = new Set(),
+): DoneAgain {
   const left: NotAgain[] = [];
   const dyed = new Set(
     acts.flatMap(({ act }) =>
@@ -55,8 +60,8 @@ export function doneAgain(acts: readonly RecordedAct[], card: Card): DoneAgain {
       continue;
     }
     if (planned === null && (came === 'alongside' || came === 'seen') && act.kind !== 'bring') continue;
-    if (bled && planned === null && came === 'entered' && !isDye(act))
-      left.push({ id, act, line: lineOf(recorded, card), why: 'cure' });
+    const cure = planned === null ? bled && came === 'entered' : cures.has(planned);
+    if (cure && !isDye(act)) left.push({ id, act, line: lineOf(recorded, card), why: 'cure' });
     else if (act.kind === 'run' && act.purpose === 'dilution' && !dyed.has(act.vessel))
       left.push({ id, act, line: lineOf(recorded, card), why: 'empty dilution' });
     else done.push(recorded);

@@ -19,6 +19,7 @@ import { CARD_VERSION } from '../cardVersion';
 import type { FoldedRecord } from '../foldRecord';
 import type { Tool } from '../../shelf/tool';
 import type { Again } from './again';
+import { curesOf } from '../alter/bled';
 import { againNotices, fullestMl, type AgainNotice } from './againNotices';
 import { doneAgain, type NotAgain, type Repeated } from './doneAgain';
 import { goodsLines, goodsThen, thenAndNow } from './goodsAgain';
@@ -76,7 +77,7 @@ export function dyeAgain(
   shelf: Shelf,
   context: PlanContext = {},
 ): DyedAgain {
-  const { repeated, left } = doneAgain(joinedCups(folded.toTheEnd), batch.card);
+  const { repeated, left } = doneAgain(joinedCups(folded.toTheEnd), batch.card, curesOf(batch.events));
   const then = goodsThen(folded);
   const lines = goodsLines(then, to, batch.formulation.recipe, shelf);
   const goods = thenAndNow(then, lines, shelf);

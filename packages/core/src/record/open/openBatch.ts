@@ -1,7 +1,7 @@
 import { phWindow } from '../../acid/expectedPh';
 import { usualSet } from '../../recipe/usualSet';
-import { broughtGoods, broughtVessel } from '../../plan/brought';
-import type { Act, Thing, VesselRole } from '../../process/act';
+import { broughtGoods, broughtVessel, potRole } from '../../plan/brought';
+import type { Act, Thing } from '../../process/act';
 import { lineGrams } from '../../recipe/lineGrams';
 import { formulate, named, type Shelf } from '../../recipe/materials';
 import {
@@ -68,7 +68,7 @@ export function openBatch(
             line.id,
           ),
         ),
-        bring(`bring.vessel.${OPEN_VESSEL}`, broughtVessel(OPEN_VESSEL, roleOf(pot), pot)),
+        bring(`bring.vessel.${OPEN_VESSEL}`, broughtVessel(OPEN_VESSEL, potRole(pot), pot)),
         ...(leftover ? [bring('bring.liquid', { ...leftover, vessel: OPEN_VESSEL })] : []),
         // Goods lie in the vessel once something is done that only makes sense with them in it.
         { ...PLAIN_LINE, id: `${OPEN_PASS}.place.goods`, quiet: true, act: goodsIn },
@@ -99,9 +99,6 @@ const goodsIn: Act = {
   lies: null,
   wet: true,
 };
-
-const roleOf = (pot: Pot | null): VesselRole =>
-  pot?.kind === 'pan' ? 'pan' : pot?.kind === 'steamer' ? 'steamer' : 'pot';
 
 /** What stands where a recipe would: the goods, and a pass that nothing is known of. */
 function openRecipe(goods: GoodsLine[], pot: Pot | null): Recipe {

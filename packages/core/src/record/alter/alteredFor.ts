@@ -1,0 +1,28 @@
+/** Why the acts still to come were changed at the pot. */
+export const ALTERED_FOR = [
+  /** A wait takes longer. */
+  'longer',
+  /** A wait comes once more. */
+  'again',
+  /** Lines are not done. */
+  'left out',
+  /** Lines change places. */
+  'order',
+  /** A single step comes in. */
+  'step',
+  /** A whole pass comes in. */
+  'pass',
+  /** Goods come in. */
+  'goods',
+  /** It goes on in another vessel. */
+  'vessel',
+  /** It is set in another way. */
+  'set',
+  /** The bath was not clear. */
+  'not clear',
+  /** The rinse bled. */
+  'bled',
+  /** What another pot taught. */
+  'learned',
+] as const;
+export type AlteredFor = (typeof ALTERED_FOR)[number];

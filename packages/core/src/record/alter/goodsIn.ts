@@ -1,0 +1,77 @@
+import { FieldError } from '../../figure/fieldError';
+import { broughtGoods } from '../../plan/brought';
+import type { Act } from '../../process/act';
+import { isMeant } from '../../process/whichGoods';
+import type { State } from '../../process/state';
+import type { GoodsLine } from '../../recipe/recipe';
+import type { Base } from '../../shelf/base';
+import type { Batch } from '../batch';
+import { foldRecord } from '../foldRecord';
+import { lineDone, type NewEvent } from '../newEvent';
+import { plannedDone } from '../standing';
+import { vesselOfPass } from '../unplanned';
+import { altered } from './alter';
+import { lineOfAct } from './step';
+import { nextToCome } from './toCome';
+
+/** Goods that nobody had planned, and where they come from. */
+export interface ComingGoods {
+  /** A spare that catches what is left counts in no depth; anything else shares the dye from now on. */
+  line: GoodsLine;
+  base: Base;
+  /** The batch they were dyed in before; null for goods off the shelf. */
+  from: string | null;
+}
+
+/**
+ * More goods laid in where the others lie: the change of the card, and the goods going in.
+ * @param batch as it stands @param pass the one being dyed
+ * @throws FieldError where there is no bath to lay them into, or they would never be set
+ */
+export function goodsIn(batch: Batch, pass: string | null, { line, base, from }: ComingGoods): NewEvent[] {
+  const { card, events } = batch;
+  const done = plannedDone(events);
+  if (card.acts.some(({ id, act }) => act.kind === 'hold' && act.purpose === 'set' && done.has(id)))
+    throw new FieldError(
+      'goods',
+      'The set is over: what goes in now is never set. Begin a batch for these goods in this bath instead.',
+    );
+  const { now } = foldRecord(batch);
+  const vessel = vesselOfGoods(now) ?? vesselOfPass(batch, pass);
+  if ((now.vessels.get(vessel)?.liquid.ml ?? 0) <= 0)
+    throw new FieldError('goods', 'There is no bath to lay them into yet. Run its water first.');
+  if (card.acts.some(({ act }) => act.kind === 'bring' && act.thing.kind === 'goods' && act.line === line.id))
+    throw new FieldError('goods', 'These goods are on the card already.');
+  const common = { pass: null, line: line.id, purpose: null } as const;
+  const thing = { ...broughtGoods(line, base, batch.formulation.water), from };
+  const bring = lineOfAct(`bring.goods.${line.id}`, { kind: 'bring', ...common, thing }, { quiet: true });
+  const act: Act = {
+    kind: 'place',
+    ...common,
+    pass,
+    purpose: line.catchUp ? 'catch up' : 'unplanned',
+    goods: [line.id],
+    vessel,
+    reach: null,
+    lies: null,
+    wet: true,
+  };
+  const place = lineOfAct(`place.goods.${line.id}`, act);
+  return [
+    altered('goods', {
+      about: `${line.count} × ${base.name}`,
+      lines: [bring, place],
+      before: nextToCome(batch)?.before ?? null,
+      goods: [line],
+      bases: [base],
+    }),
+    lineDone(place),
+  ];
+}
+
+/** The vessel in whose liquid the goods lie; null where they lie in none. */
+export const vesselOfGoods = (now: State): string | null =>
+  now.pieces
+    .values()
+    .filter(isMeant)
+    .flatMap(({ at }) => at.flatMap(({ vessel, reach }) => (reach === 'none' ? [] : [vessel])))[0] ?? null;

@@ -1,0 +1,162 @@
+import type { Figure } from '../../figure/figure';
+import type { AcidMaterial } from '../../materials/acids';
+import type { Act } from '../../process/act';
+import { fiberFacts } from '../../shelf/fibers';
+import type { Batch } from '../batch';
+import type { CardAct } from '../card';
+import { goodsOf } from '../cardGoods';
+import { looked, type NewEvent } from '../newEvent';
+import { acidForClearing } from '../phAdvice';
+import { standingEvents } from '../standing';
+import { vesselOfPass } from '../unplanned';
+import { altered } from './alter';
+import { longer, onceMore } from './longer';
+import { lineOfAct } from './step';
+import { nextToCome } from './toCome';
+
+/** Minutes that a bath gets once more, °C by which it gets hotter (common practice, no source). */
+const MORE_MINUTES = 10;
+const HOTTER_BY = 5;
+
+/** What can be done where a bath does not clear, in the order in which it is tried: common practice, no source. */
+export type Cure =
+  | { what: 'time'; minutes: number; events: NewEvent[] }
+  | { what: 'heat'; toC: number; events: NewEvent[] }
+  | { what: 'acid'; material: AcidMaterial; add: Figure; measured: boolean; events: NewEvent[] }
+  | { what: 'spare' }
+  | { what: 'accept' };
+
+/** What is open to a bath that does not clear. */
+export interface NotClear {
+  cures: Cure[];
+  /** The one to try now: the first that was not tried in this pass. */
+  next: Cure['what'];
+}
+
+/**
+ * What to do about a bath that does not clear: more time, then more heat, then so much acid, then spare goods, or to let
+ * it be.
+ * @param batch as it stands @param wait the wait after which somebody looked @param running whether its clock still runs
+ * @param id names what comes in
+ */
+export function notClear(batch: Batch, wait: CardAct, running: boolean, id: string): NotClear {
+  const { pass } = wait.act;
+  const tried = triedIn(batch, pass);
+  const cures: Cure[] = [
+    {
+      what: 'time',
+      minutes: MORE_MINUTES,
+      events: [running ? longer(wait, MORE_MINUTES) : onceMore(batch, wait, MORE_MINUTES, `${id}.again`)],
+    },
+    ...heatCure(batch, wait, running, id),
+    ...acidCure(batch, wait, running, id),
+    { what: 'spare' },
+    { what: 'accept' },
+  ];
+  return { cures, next: cures.find(({ what }) => !tried.has(what))?.what ?? 'accept' };
+}
+
+/** The wait that follows what was done; none where one runs. */
+const thenWait = (wait: CardAct, running: boolean, id: string, act: Act = wait.act): CardAct[] =>
+  running
+    ? []
+    : [{ ...wait, id: `${id}.again`, estimated: false, act: { ...act, minutes: MORE_MINUTES } as Act }];
+
+function heatCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cure[] {
+  const { act } = wait;
+  if (act.kind !== 'hold' || act.atC === null) return [];
+  const toC = Math.min(act.atC + HOTTER_BY, hottestFor(batch));
+  if (toC <= act.atC) return [];
+  const heat = lineOfAct(`${id}.heat`, {
+    kind: 'heat',
+    pass: act.pass,
+    line: null,
+    purpose: act.purpose === 'set' ? 'set' : 'bath',
+    vessel: act.vessel,
+    toC,
+    rampCPerMin: null,
+    minutes: MORE_MINUTES / 2,
+  });
+  const then = running
+    ? { instead: [{ ...wait, act: { ...act, minutes: (act.minutes ?? 0) + MORE_MINUTES } as Act }] }
+    : {};
+  return [
+    {
+      what: 'heat',
+      toC,
+      events: [
+        altered('not clear', {
+          ...then,
+          lines: [heat, ...thenWait(wait, running, id, { ...act, atC: toC })],
+          before: nextToCome(batch)?.before ?? null,
+        }),
+      ],
+    },
+  ];
+}
+
+function acidCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cure[] {
+  const acid = acidForClearing(batch);
+  if (!acid) return [];
+  const { pass } = wait.act;
+  const { material, strengthPercent, add, measured } = acid;
+  const put = lineOfAct(`${id}.acid`, {
+    kind: 'put',
+    pass,
+    line: null,
+    purpose: 'late',
+    material: { kind: 'acid', acid: material, strengthPercent },
+    amount: add.value,
+    unit: add.unit as 'mL' | 'g',
+    into: { vessel: vesselOfWait(wait) ?? vesselOfPass(batch, pass) },
+  });
+  return [
+    {
+      what: 'acid',
+      material,
+      add,
+      measured,
+      events: [
+        altered('not clear', {
+          lines: [put, ...thenWait(wait, running, id)],
+          before: nextToCome(batch)?.before ?? null,
+        }),
+      ],
+    },
+  ];
+}
+
+const vesselOfWait = ({ act }: CardAct): string | null =>
+  act.kind === 'hold' || act.kind === 'stand' || act.kind === 'heat' || act.kind === 'cool'
+    ? act.vessel
+    : null;
+
+/** The hottest that all of the goods are set at as a rule, °C. */
+function hottestFor({ card, formulation }: Batch): number {
+  const windows = goodsOf(card).flatMap(
+    ({ baseId }) =>
+      formulation.bases
+        .find(({ id }) => id === baseId)
+        ?.fibers.flatMap(({ fiber }) => fiberFacts(fiber).setWindow?.[1] ?? []) ?? [],
+  );
+  return Math.min(98, ...windows);
+}
+
+/** What was tried in a pass already. */
+function triedIn({ events }: Batch, pass: string | null): ReadonlySet<Cure['what']> {
+  const tried = new Set<Cure['what']>();
+  for (const event of standingEvents(events).standing) {
+    if (event.kind === 'act' && event.act.kind === 'place' && event.act.purpose === 'catch up')
+      tried.add('spare');
+    if (event.kind !== 'altered') continue;
+    const { why, lines, instead } = event.change;
+    if (![...lines, ...instead].some(({ act }) => act.pass === pass)) continue;
+    if (why === 'longer' || why === 'again') tried.add('time');
+    if (why === 'not clear') tried.add(lines.some(({ act }) => act.kind === 'put') ? 'acid' : 'heat');
+  }
+  return tried;
+}
+
+/** A tint that stays: which dye never clears, by its line in the pass. @param pass the one being dyed */
+export const tintStays = (pass: string | null, dyeName: string): NewEvent =>
+  looked(pass, 'bath', `tinted, ${dyeName} stays`);
