@@ -38,9 +38,9 @@ export function vesselRole(card: Card, vessel: string): VesselRole | undefined {
   return undefined;
 }
 
-/** The vessel the batch was begun in: its name and what it holds, where one was chosen. */
+/** The vessel on the shelf that the batch is in: its name and what it holds, where one was chosen. */
 export function vesselOfCard(card: Card): { name: string; capacityMl: number } | null {
-  for (const { act } of card.acts)
+  for (const { act } of card.acts.toReversed())
     if (act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.shelfId !== null)
       return { name: act.thing.name, capacityMl: act.thing.capacityMl ?? 0 };
   return null;

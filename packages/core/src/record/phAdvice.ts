@@ -1,5 +1,6 @@
 import { ACIDS, type AcidMaterial } from '../materials/acids';
-import type { Figure } from '../figure/figure';
+import { figure, type Figure } from '../figure/figure';
+import { formatAmount } from '../units/formatQuantity';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
 import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
 import { fiberInBath } from '../plan/fiberInBath';
@@ -64,23 +65,42 @@ export interface AcidForClearing {
   wished: number;
 }
 
+/** A bath that does not clear is made sourer by so much at once (common practice, no source). */
+const STEP_PH = 0.5;
+
 /**
- * So much acid as brings the bath to the low end of what is usual for its dyes, from a measured pH where there is one,
- * else from the expected one. @returns null where it is there already: more acid would do little
+ * So much acid as makes the bath half a pH sourer, to no less than what is usual for its dyes, and no more than went in
+ * already: from a measured pH where there is one, else from the expected one.
+ * @returns null where it is as sour as its dyes want it: more acid would do little
  */
 export function acidForClearing(batch: Batch): AcidForClearing | null {
   const bath = bathNow(batch);
   if (!bath) return null;
   const read = measuredPh(batch);
   const from = read ?? bathPhNow(batch);
-  const [wished] = bath.planned.phWindow;
+  const wished = Math.max(bath.planned.phWindow[0], from - STEP_PH);
   // Nearer than a strip can tell.
-  if (from < wished + 0.2) return null;
+  if (from - wished < 0.2) return null;
   const dose = bath.pass.acids.at(-1);
   const material = dose?.material ?? 'vinegar';
   const strengthPercent = dose?.strengthPercent ?? ACIDS[material].usualStrength;
   const { add } = correctPh(from, wished, bath.acids, bath.liters, material, strengthPercent);
-  return add.value > 0 ? { material, strengthPercent, add, from, measured: read !== null, wished } : null;
+  const inIt = bath.acids.reduce((sum, acid) => (acid.material === material ? sum + acid.pureGrams : sum), 0);
+  const asMuch = (100 * inIt) / strengthPercent;
+  const due =
+    inIt > 0 && add.value > asMuch
+      ? figure(
+          asMuch,
+          add.unit,
+          () =>
+            `as much again as went in; pH ${wished.toFixed(1)} would ask for ${formatAmount(add.value, add.unit)}, for acid of this kind hardly gets a bath sourer`,
+          'estimate',
+          'common practice, no source',
+        )
+      : add;
+  return due.value > 0
+    ? { material, strengthPercent, add: due, from, measured: read !== null, wished }
+    : null;
 }
 
 /** pH that was measured last; null before any. */

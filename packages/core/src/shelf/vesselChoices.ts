@@ -28,7 +28,9 @@ export const vesselChoices = (
  * @param wished taken before all others, as the one of an earlier batch; null for any
  */
 export function firstFree(choices: readonly VesselChoice[], wished: Pot | null = null): Pot | null {
-  const free = choices.filter(({ holds, tooSmall }) => holds === null && !tooSmall);
+  const free = choices
+    .filter(({ pot, holds, tooSmall }) => holds === null && !tooSmall && TAKEN_FOR.has(pot.kind))
+    .toSorted((one, other) => (TAKEN_FOR.get(one.pot.kind) ?? 0) - (TAKEN_FOR.get(other.pot.kind) ?? 0));
   return (
     (
       free.find(({ pot }) => pot.id === wished?.id) ??
@@ -37,6 +39,15 @@ export function firstFree(choices: readonly VesselChoice[], wished: Pot | null =
     )?.pot ?? null
   );
 }
+
+/** Kinds of vessel that a batch is begun in where nobody chose one, those first that most are dyed in. */
+const TAKEN_FOR: ReadonlyMap<Pot['kind'], number> = new Map([
+  ['pot', 0],
+  ['slow cooker', 0],
+  ['pan', 1],
+  ['tub', 2],
+  ['tray', 2],
+]);
 
 /** A vessel in a list to choose from. */
 export const vesselWords = ({ pot, holds, tooSmall }: VesselChoice): string =>

@@ -1,6 +1,8 @@
 import { methodFacts } from '../method';
 import { setMethodFacts } from '../heat/setMethods';
+import { amountOf } from '../process/amountOf';
 import type { Alteration } from '../record/alter/alterationSchema';
+import type { Lesson } from '../record/alter/lessons';
 import type { CardAct } from '../record/card';
 import { formatAmount } from '../units/formatQuantity';
 import { titleOf, type Reading } from './lineWords';
@@ -42,4 +44,12 @@ export function alterationWords(change: Alteration, reading: Reading): string {
     case 'learned':
       return about;
   }
+}
+
+/** What a pot that ran ahead taught, as a sentence. */
+export function lessonWords(lesson: Lesson, reading: Reading): string {
+  if (lesson.what === 'changed') return alterationWords(lesson.change, reading);
+  const { line, poured, asked } = lesson;
+  const unit = amountOf(line.act)?.unit ?? 'mL';
+  return `${titleOf(line, reading)}: ${formatAmount(poured, unit)} instead of ${formatAmount(asked, unit)}`;
 }

@@ -11,6 +11,7 @@ import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
 import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
+import { DROPPED } from '../record/words';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { isSpokenAmount } from '../record/saidInRecord';
@@ -37,6 +38,7 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
     case 'answered':
       return answerWords(event, reading, events);
     case 'closed':
+      if (event.standing === DROPPED) return 'Dropped: begun by mistake';
       return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
   }
 }

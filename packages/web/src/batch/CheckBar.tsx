@@ -2,7 +2,16 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { BATH_READINGS, clockTime, formatAmount, looked, type Batch, type RecordState } from '@ythrion/core';
+import {
+  BATH_READINGS,
+  clockTime,
+  CORE_READINGS,
+  formatAmount,
+  looked,
+  waitsInBath,
+  type Batch,
+  type RecordState,
+} from '@ythrion/core';
 import { QuantityField } from '../parts/QuantityField';
 import { TextLine } from '../parts/TextLine';
 import { PhAdviceLine } from './PhAdviceLine';
@@ -32,19 +41,24 @@ export function CheckBar({
   };
   return (
     <Box component="section" aria-label="Checks" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
-      <Typography variant="h2">The bath looks</Typography>
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
-        {BATH_READINGS.map((reading) => (
-          <Button
-            key={reading}
-            variant="outlined"
-            sx={{ minWidth: 92 }}
-            onClick={() => void recorder.record(looked(state.pass, 'bath', reading), `Bath ${reading}.`)}
-          >
-            {reading}
-          </Button>
-        ))}
-      </Box>
+      {!(state.current?.status === 'running' && waitsInBath(state.current.line)) && (
+        <Looks
+          title="The bath looks"
+          readings={BATH_READINGS}
+          onLook={(reading) => void recorder.record(looked(state.pass, 'bath', reading), `Bath ${reading}.`)}
+        />
+      )}
+      <Looks
+        title="A squeezed drop is"
+        said="drop "
+        readings={BATH_READINGS}
+        onLook={(reading) => void recorder.record(looked(state.pass, 'goods', reading), `Drop ${reading}.`)}
+      />
+      <Looks
+        title="The middle of the goods"
+        readings={CORE_READINGS}
+        onLook={(reading) => void recorder.record(looked(state.pass, 'core', reading), `Middle: ${reading}.`)}
+      />
       {state.looks.map(
         ({ id, at, act }) =>
           act.kind === 'look' && (
@@ -82,5 +96,38 @@ export function CheckBar({
         </Button>
       </Box>
     </Box>
+  );
+}
+
+/** A question with its answers, one tap each. */
+function Looks<T extends string>({
+  title,
+  said = '',
+  readings,
+  onLook,
+}: {
+  title: string;
+  /** What an answer is of, for whoever hears it by itself. */
+  said?: string;
+  readings: readonly T[];
+  onLook: (reading: T) => void;
+}) {
+  return (
+    <>
+      <Typography variant="h2">{title}</Typography>
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', my: 1 }}>
+        {readings.map((reading) => (
+          <Button
+            key={reading}
+            variant="outlined"
+            aria-label={`${said}${reading}`}
+            sx={{ minWidth: 92 }}
+            onClick={() => onLook(reading)}
+          >
+            {reading}
+          </Button>
+        ))}
+      </Box>
+    </>
   );
 }

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { answered, lineDone, OUTCOMES, STANDINGS, type NewEvent, type OpenLine } from '@ythrion/core';
+import { answered, lineDone, OUTCOMES, KEPT_STANDINGS, type NewEvent, type OpenLine } from '@ythrion/core';
 import { WordToggle } from '../parts/WordToggle';
 import { TextLine } from '../parts/TextLine';
 import type { Recorder } from './useRecord';
@@ -24,7 +24,7 @@ export function CloseBatch({
 }) {
   const [asked, setAsked] = useState(false);
   const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
-  const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
+  const [standing, setStanding] = useState<(typeof KEPT_STANDINGS)[number]>('trial');
   const [note, setNote] = useState('');
   const [missed, setMissed] = useState(false);
   const navigate = useNavigate();
@@ -86,7 +86,7 @@ export function CloseBatch({
           ✕ Say how it came out. A first look at the wet goods will do: judge again when they are dry.
         </Typography>
       )}
-      <WordToggle label="What becomes of it" value={standing} words={STANDINGS} onChange={setStanding} />
+      <WordToggle label="What becomes of it" value={standing} words={KEPT_STANDINGS} onChange={setStanding} />
       <TextLine
         label="In words"
         value={note}

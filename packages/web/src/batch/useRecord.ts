@@ -1,6 +1,7 @@
 import { useLayoutEffect, useMemo, useRef } from 'react';
 import {
   checkEvent,
+  everyLine,
   momentOf,
   strikeOut,
   type Batch,
@@ -41,8 +42,11 @@ export function useRecord(batch: Batch): Recorder {
       const at = momentOf(current, studioNow());
       try {
         const shelf = queries.getQueryData<ShelfResponse>(KEYS.shelf);
-        for (const event of events)
-          checkEvent(outbox.aside(current.id, event, at), current.card, findIn(current), {
+        const made = events.map((event) => outbox.aside(current.id, event, at));
+        // What comes onto the card may be done at once.
+        const card = everyLine(current.card, made);
+        for (const event of made)
+          checkEvent(event, card, findIn(current), {
             dyes: [...current.formulation.dyes, ...(shelf?.dyes ?? [])],
             stocks: shelf && [...current.formulation.stocks, ...shelf.stocks],
           });

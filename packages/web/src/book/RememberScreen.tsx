@@ -10,7 +10,7 @@ import {
   notebookWords,
   OUTCOMES,
   readNotebook,
-  STANDINGS,
+  KEPT_STANDINGS,
   type NotebookPiece,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -44,7 +44,7 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
   const [count, setCount] = useState(1);
   const [weighed, setWeighed] = useState<number>();
   const [outcome, setOutcome] = useState<(typeof OUTCOMES)[number] | null>(null);
-  const [standing, setStanding] = useState<(typeof STANDINGS)[number]>('trial');
+  const [standing, setStanding] = useState<(typeof KEPT_STANDINGS)[number]>('trial');
   const begin = useOpenBatch();
   const navigate = useNavigate();
   const pieces = useMemo(
@@ -120,7 +120,12 @@ function Remember({ shelf }: { shelf: ShelfResponse }) {
         </Box>
         <WordToggle label="How it came out" value={outcome} words={OUTCOMES} onChange={setOutcome} />
         {outcome !== null && (
-          <WordToggle label="What becomes of it" value={standing} words={STANDINGS} onChange={setStanding} />
+          <WordToggle
+            label="What becomes of it"
+            value={standing}
+            words={KEPT_STANDINGS}
+            onChange={setStanding}
+          />
         )}
         {problem !== null && note !== '' && (
           <Typography variant="body2" role="status">

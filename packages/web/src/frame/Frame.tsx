@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, type ReactNode } from 'react';
+import { lazy, Suspense, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
 import { measuresOf, USUAL_MEASURES } from '@ythrion/core';
@@ -53,14 +53,32 @@ export function Frame() {
             </Suspense>
           </Guard>
         </Box>
-        <Box sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
-          <Unsent />
-          <Guard instead={null}>
-            <WetPots />
-          </Guard>
-        </Box>
+        <Below />
       </Box>
       <Places />
+    </Box>
+  );
+}
+
+/** What stands along the lower edge. How high it is, is known to what sticks above it. */
+function Below() {
+  const box = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const { current } = box;
+    if (!current) return;
+    const watch = new ResizeObserver(() => {
+      const under = parseFloat(getComputedStyle(current).bottom) || 0;
+      document.documentElement.style.setProperty('--below', `${current.offsetHeight + under}px`);
+    });
+    watch.observe(current);
+    return () => watch.disconnect();
+  }, []);
+  return (
+    <Box ref={box} sx={{ position: 'sticky', bottom: { xs: 56, sm: 0 }, zIndex: 20 }}>
+      <Unsent />
+      <Guard instead={null}>
+        <WetPots />
+      </Guard>
     </Box>
   );
 }

@@ -2,7 +2,7 @@ import { memo, useDeferredValue, useEffect } from 'react';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { kindWord, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
@@ -29,6 +29,11 @@ export function Hob() {
 const NONE: readonly BatchResponse[] = [];
 
 const Strip = memo(function Strip({ running }: { running: readonly BatchResponse[] }) {
+  const { pathname } = useLocation();
+  // At a pot its own keys need the room of a phone: the others stand in a line, by name and time.
+  const atPot = pathname.startsWith('/pots/');
+  const shown = atPot ? running.filter(({ id }) => !pathname.endsWith(id)) : running;
+  if (shown.length === 0) return null;
   return (
     <Box
       component="section"
@@ -42,14 +47,14 @@ const Strip = memo(function Strip({ running }: { running: readonly BatchResponse
         borderColor: 'text.primary',
       }}
     >
-      {running.map((batch) => (
-        <Pot key={batch.id} batch={batch} />
+      {shown.map((batch) => (
+        <Pot key={batch.id} batch={batch} small={atPot} />
       ))}
     </Box>
   );
 });
 
-const Pot = memo(function Pot({ batch }: { batch: BatchResponse }) {
+const Pot = memo(function Pot({ batch, small }: { batch: BatchResponse; small: boolean }) {
   const { state, level, clock } = usePot(batch);
   return (
     <ButtonBase
@@ -60,7 +65,7 @@ const Pot = memo(function Pot({ batch }: { batch: BatchResponse }) {
         gap: 1.25,
         px: 1.5,
         py: 0.75,
-        minHeight: 64,
+        minHeight: small ? { xs: 46, sm: 64 } : 64,
         minWidth: 210,
         textAlign: 'left',
         borderRight: 1,
@@ -68,7 +73,9 @@ const Pot = memo(function Pot({ batch }: { batch: BatchResponse }) {
         ...(clock.due && { boxShadow: (theme) => `inset 0 0 0 4px ${theme.vars?.palette.due}` }),
       }}
     >
-      <Vessel level={level} hex={state.bath.hex} />
+      <Box sx={small ? { display: { xs: 'none', sm: 'block' } } : null}>
+        <Vessel level={level} hex={state.bath.hex} />
+      </Box>
       <Box sx={{ minWidth: 0 }}>
         <Typography variant="colorway" component="div" noWrap sx={{ fontSize: 17 }}>
           {batch.name}
@@ -83,7 +90,13 @@ const Pot = memo(function Pot({ batch }: { batch: BatchResponse }) {
           )}{' '}
           · {clock.text}
         </Typography>
-        <Typography variant="caption" color="text.secondary" component="div" noWrap>
+        <Typography
+          variant="caption"
+          color="text.secondary"
+          component="div"
+          noWrap
+          sx={small ? { display: { xs: 'none', sm: 'block' } } : null}
+        >
           {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code}
         </Typography>
       </Box>

@@ -7,7 +7,10 @@ export interface Message {
   action?: { word: string; work: () => void };
 }
 
-let show: ((message: Message) => void) | null = null;
+type Shower = (message: Message) => void;
+
+/** Who shows messages: the last who took over. */
+let showers: Shower[] = [];
 const waiting: Message[] = [];
 const watchers = new Set<() => void>();
 let wanted = false;
@@ -16,16 +19,20 @@ let wanted = false;
 export function say(words: string, action?: Message['action']): void {
   const message = action ? { words, action } : { words };
   // What it is about shows first.
-  if (show) return startTransition(() => show?.(message));
+  const show = showers.at(-1);
+  if (show) return startTransition(() => show(message));
   waiting.push(message);
   wanted = true;
   for (const watcher of watchers) watcher();
 }
 
-/** Takes over showing messages, those that waited first. */
-export function showMessagesWith(shower: (message: Message) => void): void {
-  show = shower;
+/** Takes over showing messages, those that waited first. Returns what gives it back to whoever showed them before. */
+export function showMessagesWith(shower: Shower): () => void {
+  showers.push(shower);
   for (const message of waiting.splice(0)) shower(message);
+  return () => {
+    showers = showers.filter((one) => one !== shower);
+  };
 }
 
 /** Whether anything has been said yet, for `useSyncExternalStore`. */

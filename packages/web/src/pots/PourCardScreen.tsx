@@ -1,9 +1,19 @@
-import { memo, useDeferredValue, useMemo } from 'react';
+import {
+  memo,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import {
+  forecast,
   goodsWords,
   isOpen,
   openLines,
@@ -26,8 +36,16 @@ import { useAwake } from '../batch/useAwake';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
 import { Doubts } from '../batch/Doubts';
+import { ChangePlan } from './ChangePlan';
+import { DoneSteps } from './DoneSteps';
+import { GoodsIn } from './GoodsIn';
+import { Lessons } from './Lessons';
+import { LookAsks } from './LookAsks';
+import { PotKeys } from './PotKeys';
 import { RingNote } from './RingNote';
 import { StepLine } from './StepLine';
+import { ToCome } from './ToCome';
+import { useChange, type Change } from '../batch/useChange';
 import { useRecord, type Recorder } from '../batch/useRecord';
 
 /** The pour card of one pot: one line a step, the current one large; what is done shrinks and stays. */
@@ -41,32 +59,90 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const view = useMemo(() => potView(batch, shelf.dyes, shelf.studio), [batch, shelf.dyes, shelf.studio]);
   const { state, reading } = view;
   const recorder = useRecord(batch);
+  const change = useChange(recorder);
+  const [goodsIn, setGoodsIn] = useState(false);
+  const onGoodsIn = useCallback(() => setGoodsIn(true), []);
   const closed = state.closed !== null;
   const open = isOpen(batch.card);
   // What was tapped shows at once; what else can be done at the pot follows.
   const shown = useDeferredValue(useMemo(() => ({ batch, view }), [batch, view]));
+  const done = state.lines.filter(({ status }) => status === 'done');
+  const toCome = state.lines.filter((line) => line.status !== 'done' && line !== state.current);
+  const step = { closed, now, reading, shelf, recorder, acknowledged: state.acknowledged };
   return (
-    <Box sx={{ maxWidth: 760, mx: 'auto', pb: 3 }}>
+    <Box sx={{ maxWidth: 760, mx: 'auto', pb: { xs: 0, sm: 3 } }}>
       <Head {...shown} now={now} />
-      {state.lines.some(({ status }) => status === 'running') && <RingNote />}
       <Doubts batch={batch} reading={reading} recorder={recorder} />
+      {!closed && <Lessons batch={batch} reading={reading} change={change} />}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {state.lines.map((line) => (
-          <StepLine
-            key={line.line.id}
-            line={line}
-            current={line === state.current}
-            closed={closed}
-            now={now}
+        <DoneSteps batch={batch} lines={done} {...step} />
+        {state.current && <StepLine key={state.current.line.id} line={state.current} current {...step} />}
+        {!closed && (
+          <Asked>
+            <LookAsks batch={batch} state={state} reading={reading} change={change} onGoodsIn={onGoodsIn} />
+          </Asked>
+        )}
+        {goodsIn && (
+          <Asked>
+            <GoodsIn
+              batch={batch}
+              state={state}
+              shelf={shelf}
+              change={change}
+              onDone={() => setGoodsIn(false)}
+            />
+          </Asked>
+        )}
+        {closed &&
+          toCome.map((line) => <StepLine key={line.line.id} line={line} current={false} {...step} />)}
+        {!closed && (
+          <ToCome
+            batch={batch}
+            lines={toCome}
+            at={forecast(state, now).at}
             reading={reading}
-            shelf={shelf}
             recorder={recorder}
+            change={change}
             acknowledged={state.acknowledged}
           />
-        ))}
+        )}
       </Box>
+      {state.lines.some(({ status }) => status === 'running') && <RingNote />}
       {open && <OpenSteps batch={batch} reading={reading} recorder={recorder} closed={closed} />}
-      <Below {...shown} shelf={shelf} recorder={recorder} />
+      <Below {...shown} shelf={shelf} recorder={recorder} change={change} onGoodsIn={onGoodsIn} />
+      <PotKeys
+        batch={batch}
+        state={state}
+        reading={reading}
+        shelf={shelf}
+        recorder={recorder}
+        change={change}
+        onGoodsIn={onGoodsIn}
+      />
+    </Box>
+  );
+}
+
+/** What is asked beside the step that is to be done: brought into sight once it comes up. */
+function Asked({ children }: { children: ReactNode }) {
+  const place = useRef<HTMLLIElement>(null);
+  useEffect(() => {
+    const { current } = place;
+    if (!current) return;
+    // It may be empty at first, as a look that asks for nothing yet.
+    const watch = new ResizeObserver(() => {
+      if (current.offsetHeight > 0) current.scrollIntoView({ block: 'nearest' });
+    });
+    watch.observe(current);
+    return () => watch.disconnect();
+  }, []);
+  return (
+    <Box
+      component="li"
+      ref={place}
+      sx={{ scrollMarginBottom: 'calc(var(--below, 0px) + 250px)', '&:empty': { display: 'none' } }}
+    >
+      {children}
     </Box>
   );
 }
@@ -79,15 +155,19 @@ interface Shown {
 /** Which pot this is, how full, and what its clock says. */
 const Head = memo(function Head({ batch, view: { state, level }, now }: Shown & { now: number }) {
   const clock = potClock(state, now);
+  const passNow = state.current?.line.act.pass ?? state.pass;
   return (
     <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1 }}>
-      <Vessel level={level} hex={state.bath.hex} size={72} />
+      <Vessel level={level} hex={state.bath.hex} size={56} />
       <Box sx={{ minWidth: 0, flex: 1 }}>
         <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
           {batch.name}
         </Typography>
         <Typography variant="body2" color="text.secondary">
-          {batch.code} · {vesselOfCard(batch.card)?.name ?? 'no pot named'} ·{' '}
+          <strong>{batch.code}</strong> · {vesselOfCard(batch.card)?.name ?? 'no pot named'}
+          {batch.card.passes.length > 1 &&
+            ` · pass ${1 + batch.card.passes.findIndex(({ id }) => id === passNow)} of ${batch.card.passes.length}`}
+          {' · '}
           <Amount value={weightOfGoods(batch.card).value} unit="g" px={14} /> · {goodsWords(batch.card)}
         </Typography>
         <Typography
@@ -112,25 +192,31 @@ const Head = memo(function Head({ batch, view: { state, level }, now }: Shown & 
   );
 });
 
-/** What can be said and done at a pot beside its card. */
+/** What can be said and done at a pot beside its card; once its last step is done the verdict comes first. */
 const Below = memo(function Below({
   batch,
   view: { state, reading },
   shelf,
   recorder,
-}: Shown & { shelf: ShelfResponse; recorder: Recorder }) {
+  change,
+  onGoodsIn,
+}: Shown & { shelf: ShelfResponse; recorder: Recorder; change: Change; onGoodsIn: () => void }) {
   if (state.closed !== null) return null;
   const open = isOpen(batch.card);
+  const verdict = batch.events.some(({ kind }) => kind === 'act') && (
+    <CloseBatch recorder={recorder} batchId={batch.id} rest={openLines(state, reading)} />
+  );
+  const over = !open && state.current === null;
   return (
     <>
+      {over && verdict}
       {open && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} open />}
       <AlsoDone batch={batch} state={state} recorder={recorder} open={open} />
       <CheckBar recorder={recorder} state={state} batch={batch} />
       {!open && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
+      <ChangePlan batch={batch} state={state} shelf={shelf} change={change} onGoodsIn={onGoodsIn} />
       {open && <NameBatch name={batch.name} recorder={recorder} />}
-      {batch.events.some(({ kind }) => kind === 'act') && (
-        <CloseBatch recorder={recorder} batchId={batch.id} rest={openLines(state, reading)} />
-      )}
+      {!over && verdict}
     </>
   );
 });

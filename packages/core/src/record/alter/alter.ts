@@ -16,6 +16,7 @@ export const altered = (why: AlteredFor, change: Partial<Omit<Alteration, 'why'>
     goods: [],
     bases: [],
     dyes: [],
+    pot: null,
     set: null,
     ...change,
     why,

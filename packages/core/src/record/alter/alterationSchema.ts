@@ -4,6 +4,7 @@ import { dyeLineSchema, goodsLineSchema, heatSetSchema, passSchema } from '../..
 import { baseSchema } from '../../shelf/base';
 import { idSchema } from '../../shelf/common';
 import { dyeSchema } from '../../shelf/dye';
+import { potSchema } from '../../shelf/pot';
 import { cardActSchema, cardPassSchema } from '../card';
 import { ALTERED_FOR } from './alteredFor';
 
@@ -40,6 +41,8 @@ export const alterationSchema = z.strictObject({
   goods: z.array(goodsLineSchema).max(24),
   bases: z.array(baseSchema).max(24),
   dyes: z.array(dyeSchema).max(48),
+  /** The vessel on the shelf that it goes on in; null: as before. */
+  pot: potSchema.nullable(),
   /** How it is set from now on; null: as before. */
   set: heatSetSchema.nullable(),
 });

@@ -114,6 +114,7 @@ function alteredFormulation<F extends Formulation>(formulation: F, alterations: 
   const all = <T>(of: (change: Alteration) => readonly T[]): T[] => alterations.flatMap(of);
   return {
     ...formulation,
+    pot: alterations.findLast(({ pot }) => pot !== null)?.pot ?? formulation.pot,
     bases: known(
       formulation.bases,
       all(({ bases }) => bases),

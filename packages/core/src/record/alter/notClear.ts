@@ -5,14 +5,14 @@ import { fiberFacts } from '../../shelf/fibers';
 import type { Batch } from '../batch';
 import type { CardAct } from '../card';
 import { goodsOf } from '../cardGoods';
-import { looked, type NewEvent } from '../newEvent';
+import { lineDone, looked, type NewEvent } from '../newEvent';
 import { acidForClearing } from '../phAdvice';
 import { standingEvents } from '../standing';
 import { vesselOfPass } from '../unplanned';
 import { altered } from './alter';
 import { longer, onceMore } from './longer';
 import { lineOfAct } from './step';
-import { nextToCome } from './toCome';
+import { lineAfter, nextToCome } from './toCome';
 
 /** Minutes that a bath gets once more, °C by which it gets hotter (common practice, no source). */
 const MORE_MINUTES = 10;
@@ -36,33 +36,52 @@ export interface NotClear {
 /**
  * What to do about a bath that does not clear: more time, then more heat, then so much acid, then spare goods, or to let
  * it be.
- * @param batch as it stands @param wait the wait after which somebody looked @param running whether its clock still runs
+ * @param batch as it stands @param wait the wait after which somebody looked
+ * @param elapsed minutes since its clock was started, while it runs; null once it is over
  * @param id names what comes in
  */
-export function notClear(batch: Batch, wait: CardAct, running: boolean, id: string): NotClear {
+export function notClear(batch: Batch, wait: CardAct, elapsed: number | null, id: string): NotClear {
   const { pass } = wait.act;
   const tried = triedIn(batch, pass);
   const cures: Cure[] = [
     {
       what: 'time',
       minutes: MORE_MINUTES,
-      events: [running ? longer(wait, MORE_MINUTES) : onceMore(batch, wait, MORE_MINUTES, `${id}.again`)],
+      events: [
+        elapsed === null ? onceMore(batch, wait, MORE_MINUTES, `${id}.again`) : longer(wait, MORE_MINUTES),
+      ],
     },
-    ...heatCure(batch, wait, running, id),
-    ...acidCure(batch, wait, running, id),
+    ...heatCure(batch, wait, elapsed, id),
+    ...acidCure(batch, wait, elapsed, id),
     { what: 'spare' },
     { what: 'accept' },
   ];
   return { cures, next: cures.find(({ what }) => !tried.has(what))?.what ?? 'accept' };
 }
 
-/** The wait that follows what was done; none where one runs. */
-const thenWait = (wait: CardAct, running: boolean, id: string, act: Act = wait.act): CardAct[] =>
-  running
-    ? []
-    : [{ ...wait, id: `${id}.again`, estimated: false, act: { ...act, minutes: MORE_MINUTES } as Act }];
+/** What is done, and then another wait; one that runs is over first. */
+function stepsThenWait(
+  batch: Batch,
+  wait: CardAct,
+  elapsed: number | null,
+  id: string,
+  lines: readonly CardAct[],
+  then: Act,
+): NewEvent[] {
+  const before = elapsed === null ? (nextToCome(batch)?.before ?? null) : lineAfter(batch, wait.id);
+  const again: CardAct = {
+    ...wait,
+    id: `${id}.again`,
+    estimated: false,
+    act: { ...then, minutes: MORE_MINUTES } as Act,
+  };
+  return [
+    ...(elapsed === null ? [] : [lineDone(wait, { minutes: elapsed })]),
+    altered('not clear', { lines: [...lines, again], before }),
+  ];
+}
 
-function heatCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cure[] {
+function heatCure(batch: Batch, wait: CardAct, elapsed: number | null, id: string): Cure[] {
   const { act } = wait;
   if (act.kind !== 'hold' || act.atC === null) return [];
   const toC = Math.min(act.atC + HOTTER_BY, hottestFor(batch));
@@ -77,25 +96,12 @@ function heatCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cu
     rampCPerMin: null,
     minutes: MORE_MINUTES / 2,
   });
-  const then = running
-    ? { instead: [{ ...wait, act: { ...act, minutes: (act.minutes ?? 0) + MORE_MINUTES } as Act }] }
-    : {};
   return [
-    {
-      what: 'heat',
-      toC,
-      events: [
-        altered('not clear', {
-          ...then,
-          lines: [heat, ...thenWait(wait, running, id, { ...act, atC: toC })],
-          before: nextToCome(batch)?.before ?? null,
-        }),
-      ],
-    },
+    { what: 'heat', toC, events: stepsThenWait(batch, wait, elapsed, id, [heat], { ...act, atC: toC }) },
   ];
 }
 
-function acidCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cure[] {
+function acidCure(batch: Batch, wait: CardAct, elapsed: number | null, id: string): Cure[] {
   const acid = acidForClearing(batch);
   if (!acid) return [];
   const { pass } = wait.act;
@@ -116,12 +122,7 @@ function acidCure(batch: Batch, wait: CardAct, running: boolean, id: string): Cu
       material,
       add,
       measured,
-      events: [
-        altered('not clear', {
-          lines: [put, ...thenWait(wait, running, id)],
-          before: nextToCome(batch)?.before ?? null,
-        }),
-      ],
+      events: stepsThenWait(batch, wait, elapsed, id, [put], wait.act),
     },
   ];
 }
@@ -160,3 +161,17 @@ function triedIn({ events }: Batch, pass: string | null): ReadonlySet<Cure['what
 /** A tint that stays: which dye never clears, by its line in the pass. @param pass the one being dyed */
 export const tintStays = (pass: string | null, dyeName: string): NewEvent =>
   looked(pass, 'bath', `tinted, ${dyeName} stays`);
+
+/** Goods whose middle is pale: turned, and given more time. @param id names what comes in */
+export function paleInside(batch: Batch, wait: CardAct, elapsed: number | null, id: string): NewEvent[] {
+  const turn = lineOfAct(`${id}.turn`, {
+    kind: 'handle',
+    pass: wait.act.pass,
+    line: null,
+    purpose: null,
+    goods: [],
+    what: 'turn',
+    lies: null,
+  });
+  return stepsThenWait(batch, wait, elapsed, id, [turn], wait.act);
+}

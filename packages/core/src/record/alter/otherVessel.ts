@@ -48,7 +48,7 @@ export function intoOtherVessel(
   );
   if (ml === 0 && goods.length === 0 && bring?.act.kind === 'bring') {
     const thing = broughtVessel(from, potRole(pot), pot);
-    return altered('vessel', { about, instead: [{ ...bring, act: { ...bring.act, thing } }] });
+    return altered('vessel', { about, pot, instead: [{ ...bring, act: { ...bring.act, thing } }] });
   }
   const needs = ml + goods.reduce((sum, piece) => sum + piece.grams * FIBER_ML_PER_GRAM, 0);
   if (needs > pot.capacityMl)
@@ -97,6 +97,7 @@ export function intoOtherVessel(
   ];
   return altered('vessel', {
     about,
+    pot,
     lines,
     before: nextToCome(batch)?.before ?? null,
     instead: rest.flatMap((line): CardAct[] => {

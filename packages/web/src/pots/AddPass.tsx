@@ -1,0 +1,137 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import {
+  addPass,
+  methodFacts,
+  METHOD_KINDS,
+  newPass,
+  nextPass,
+  passFromPattern,
+  SCHOOLS,
+  entryIn,
+  type Batch,
+  type MethodKind,
+  type Pass,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { newId } from '../parts/newId';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
+import type { Change } from '../batch/useChange';
+
+type Bath = 'kept' | 'fresh';
+
+/** A pass that nobody had planned: one of this batch once more, a pattern, or another way with one dye. */
+export function AddPass({
+  batch,
+  shelf,
+  change,
+  onDone,
+}: {
+  batch: Batch;
+  shelf: ShelfResponse;
+  change: Change;
+  onDone: () => void;
+}) {
+  const { passes } = batch.formulation.recipe;
+  const patterns = shelf.patterns.filter(({ retired }) => !retired);
+  const dyes = shelf.dyes.filter(({ retired }) => !retired);
+  const [like, setLike] = useState(passes.length > 0 ? `pass:${passes.at(-1)?.id ?? ''}` : 'way:immersion');
+  const [dyeId, setDyeId] = useState(dyes[0]?.id ?? '');
+  const [percent, setPercent] = useState(0.5);
+  const [bath, setBath] = useState<Bath>('kept');
+  const [kind, id] = [like.slice(0, like.indexOf(':')), like.slice(like.indexOf(':') + 1)];
+  const isNew = kind === 'way';
+  const made = (): Pass | null => {
+    const source =
+      kind === 'pass'
+        ? passes.find((pass) => pass.id === id)
+        : kind === 'pattern'
+          ? patterns.find((pattern) => pattern.id === id)?.pass
+          : newPass(newId(), id as MethodKind, shelf, newId, passes.at(-1));
+    if (!source) return null;
+    const pass: Pass = { ...passFromPattern({ pass: source } as never, newId) };
+    const jar = shelf.stocks.find((stock) => stock.dyeId === dyeId && !stock.retired)?.id ?? null;
+    const [line] = pass.dyes;
+    return {
+      ...pass,
+      water:
+        bath === 'kept' && methodFacts(pass.method.kind).liquid === 'water'
+          ? { basis: 'kept' }
+          : pass.water.basis === 'kept'
+            ? { basis: 'ratio', value: 30 }
+            : pass.water,
+      dyes:
+        isNew && line
+          ? [
+              {
+                ...line,
+                dyeId,
+                entry: entryIn('depth', percent),
+                stockId: methodFacts(pass.method.kind).dry ? null : jar,
+              },
+            ]
+          : pass.dyes,
+    };
+  };
+  const put = async (): Promise<void> => {
+    const pass = made();
+    if (
+      pass &&
+      (await change(() => addPass(batch, { pass, before: nextPass(batch) }, shelf), 'Pass put in.'))
+    )
+      onDone();
+  };
+  return (
+    <Box>
+      <Sentence>
+        <SaidChoice
+          label="A pass like"
+          value={like}
+          options={[
+            ...passes.map((pass, i) => ({
+              value: `pass:${pass.id}`,
+              label: `pass ${i + 1} once more, ${methodFacts(pass.method.kind).label}`,
+            })),
+            ...patterns.map((pattern) => ({
+              value: `pattern:${pattern.id}`,
+              label: `pattern ${pattern.name}`,
+            })),
+            ...METHOD_KINDS.filter((way) => way !== 'own way').map((way) => ({
+              value: `way:${way}`,
+              label: `one dye by ${methodFacts(way).label}`,
+            })),
+          ]}
+          onChange={setLike}
+        />
+        {isNew && (
+          <>
+            :{' '}
+            <SaidChoice
+              label="Dye"
+              value={dyeId}
+              options={dyes.map((dye) => ({ value: dye.id, label: dye.name }))}
+              onChange={setDyeId}
+            />
+            , <SaidAmount label={SCHOOLS.depth.label} kind="dos" value={percent} onChange={setPercent} />
+          </>
+        )}
+        ,{' '}
+        <SaidChoice
+          label="In which bath"
+          value={bath}
+          options={[
+            { value: 'kept', label: 'in the bath that is there' },
+            { value: 'fresh', label: 'in fresh water' },
+          ]}
+          onChange={setBath}
+        />
+      </Sentence>
+      <Button variant="contained" size="large" sx={{ mt: 1 }} onClick={() => void put()}>
+        Put it next
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,97 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import {
+  alterationWords,
+  clockTime,
+  standingEvents,
+  strikeOut,
+  type Batch,
+  type EventOf,
+  type LineState,
+} from '@ythrion/core';
+import { Later } from '../parts/Later';
+import { StepLine, type StepLineProps } from './StepLine';
+
+type Rest = Omit<StepLineProps, 'line' | 'current'>;
+type Entry = { at: string; line: LineState } | { at: string; change: EventOf<'altered'> };
+
+/** What is done, and what was changed about the plan, folds to one line; the last of it stays in sight, to be taken back. */
+export function DoneSteps({ batch, lines, ...rest }: { batch: Batch; lines: readonly LineState[] } & Rest) {
+  const [open, setOpen] = useState(false);
+  const entries: Entry[] = [
+    ...lines.map((line) => ({ at: line.doneAt ?? '', line })),
+    ...standingEvents(batch.events).standing.flatMap((event) =>
+      event.kind === 'altered' ? [{ at: event.at, change: event }] : [],
+    ),
+  ].toSorted((one, other) => (one.at < other.at ? -1 : one.at > other.at ? 1 : 0));
+  const last = entries.at(-1);
+  if (!last) return null;
+  const earlier = entries.slice(0, -1);
+  const show = (entry: Entry) =>
+    'line' in entry ? (
+      <StepLine key={entry.line.line.id} line={entry.line} current={false} {...rest} />
+    ) : (
+      <Changed key={entry.change.id} event={entry.change} {...rest} />
+    );
+  return (
+    <>
+      {earlier.length > 0 && (
+        <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
+          <Button
+            fullWidth
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            sx={{ justifyContent: 'space-between', px: 2, minHeight: 44, fontWeight: 700 }}
+          >
+            <span>✓ {earlier.length} done</span>
+            <span>{open ? 'fold' : 'show'}</span>
+          </Button>
+        </Box>
+      )}
+      {open && earlier.map(show)}
+      {show(last)}
+    </>
+  );
+}
+
+/** A change of the plan, which can be taken back as well. */
+function Changed({ event, reading, closed, recorder }: { event: EventOf<'altered'> } & Rest) {
+  const words = alterationWords(event.change, reading);
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: 'flex',
+        gap: 1.5,
+        alignItems: 'center',
+        px: 2,
+        borderTop: 1,
+        borderColor: 'divider',
+        minHeight: 44,
+      }}
+    >
+      <Typography component="span" aria-label="changed" role="img" sx={{ width: 22, fontWeight: 700 }}>
+        ↷
+      </Typography>
+      <Typography variant="body2" sx={{ flex: 1 }}>
+        {words}{' '}
+        <Typography component="span" variant="caption" color="text.secondary">
+          {clockTime(event.at)}
+        </Typography>
+      </Typography>
+      {!closed && (
+        <Later>
+          <Button
+            size="small"
+            aria-label={`Take back: ${words}`}
+            onClick={() => void recorder.record(strikeOut(event))}
+          >
+            Take back
+          </Button>
+        </Later>
+      )}
+    </Box>
+  );
+}
