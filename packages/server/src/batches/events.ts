@@ -13,6 +13,7 @@ import {
   lastVerdict,
   ledgerOf,
   summarizeBatch,
+  type Act,
   type Arrival,
   type Batch,
   type BatchSummary,
@@ -159,30 +160,44 @@ async function eventOf(
   return row ? (JSON.parse(row.body) as Event) : null;
 }
 
-/** The dye and the jar that an act names, as the batch's own recipe knows them; what is not in that, as the shelf does. */
+/** The dyes and jars that an event names, as the batch's own recipe knows them; what is not in that, as the shelf does. */
 async function known(
   storage: Storage,
   formulation: Formulation,
   event: Event,
   transaction: Transaction,
 ): Promise<KnownMaterials> {
-  const act = event.kind === 'act' || event.kind === 'begun' ? event.act : null;
-  if (act === null) return { dyes: [], stocks: [] };
-  const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
-  if (material?.kind !== 'dye') return { dyes: [], stocks: [] };
+  const dyed = actsIn(event).flatMap((act) => {
+    const material = act.kind === 'put' ? act.material : act.kind === 'move' ? act.holds : null;
+    return material?.kind === 'dye' ? [material] : [];
+  });
   const { dyes, stocks } = formulation;
-  const { dyeId, stockId } = material;
-  const dye = dyes.some(({ id }) => id === dyeId)
-    ? null
-    : await storage.models.dyes.findByPk(dyeId, { transaction });
-  const stock =
-    stockId === null || stocks.some(({ id }) => id === stockId)
-      ? null
-      : await storage.models.stocks.findByPk(stockId, { transaction });
+  const missing = (ids: readonly string[], there: readonly { id: string }[]): string[] => [
+    ...new Set(ids.filter((id) => !there.some((one) => one.id === id))),
+  ];
+  const otherDyes = missing(
+    dyed.map(({ dyeId }) => dyeId),
+    dyes,
+  );
+  const otherJars = missing(
+    dyed.flatMap(({ stockId }) => stockId ?? []),
+    stocks,
+  );
+  const { models } = storage;
+  const [moreDyes, moreJars] = await Promise.all([
+    otherDyes.length === 0 ? [] : models.dyes.findAll({ where: { id: otherDyes }, transaction }),
+    otherJars.length === 0 ? [] : models.stocks.findAll({ where: { id: otherJars }, transaction }),
+  ]);
   return {
-    dyes: [...dyes, ...(dye ? [dye.get({ plain: true })] : [])],
-    stocks: [...stocks, ...(stock ? [stock.get({ plain: true })] : [])],
+    dyes: [...dyes, ...moreDyes.map((dye) => dye.get({ plain: true }))],
+    stocks: [...stocks, ...moreJars.map((jar) => jar.get({ plain: true }))],
   };
+}
+
+/** The acts that an event tells of. */
+function actsIn(event: Event): Act[] {
+  if (event.kind === 'act' || event.kind === 'begun') return [event.act];
+  return event.kind === 'altered' ? event.change.lines.map(({ act }) => act) : [];
 }
 
 /** Writes an event and what it takes from a jar, or gives back to it. */
