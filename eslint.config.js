@@ -45,6 +45,7 @@ const FLOORS = {
     'outbox',
     'studio',
     'batch',
+    'find',
     ['book', 'colorways', 'pots', 'pour', 'shelf'],
     'frame',
   ],

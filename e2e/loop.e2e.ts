@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application } from './application';
+import { keysOf } from './keys';
 
 let application: Application;
 test.beforeAll(async () => {
@@ -17,9 +18,10 @@ async function tickUntil(page: Page, title: RegExp): Promise<void> {
     const step = page.locator('[aria-current="step"]');
     const said = await step.getByRole('heading').innerText();
     if (title.test(said)) return;
-    const poured = step.getByRole('button', { name: 'Poured', exact: true });
-    const already = step.getByRole('button', { name: 'Already done' });
-    const done = step.getByRole('button', { name: 'Done', exact: true });
+    const keys = keysOf(page);
+    const poured = keys.getByRole('button', { name: 'Poured', exact: true });
+    const already = keys.getByRole('button', { name: 'Already done' });
+    const done = keys.getByRole('button', { name: 'Done', exact: true });
     await poured.or(already).or(done).first().click();
     await expect(
       page.locator('[aria-current="step"]').getByRole('heading', { name: said, exact: true }),
@@ -86,7 +88,7 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await tickUntil(page, /^Pour Vault Blue/);
     await page.getByRole('button', { name: 'Poured something else' }).click();
     await fill(page, 'Really poured', '220');
-    await page.getByRole('button', { name: 'Keep', exact: true }).first().click();
+    await keysOf(page).getByRole('button', { name: 'Keep', exact: true }).click();
     await expect(page.getByText('planned 200 mL')).toBeVisible();
     await page.getByRole('button', { name: 'Also added …' }).click();
     await page.getByLabel('What', { exact: true }).selectOption({ label: 'Bell Red 1 %' });
@@ -95,12 +97,12 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await expect(page.getByText('Also added 2 tsp (9.86 mL) of Bell Red 1 %')).toBeVisible();
     await page.reload();
     await expect(page.getByText('Also added 2 tsp (9.86 mL) of Bell Red 1 %')).toBeVisible();
-    await page.getByRole('button', { name: 'tinted' }).click();
+    await page.getByRole('button', { name: 'tinted', exact: true }).click();
     await expect(page.getByText(/bath tinted$/)).toBeVisible();
     for (let i = 0; i < 12 && (await page.locator('[aria-current="step"]').count()) > 0; i += 1) {
       const step = page.locator('[aria-current="step"]');
       const said = await step.getByRole('heading').innerText();
-      await step
+      await keysOf(page)
         .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
         .first()
         .click();

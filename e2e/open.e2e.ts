@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application } from './application';
+import { keysOf } from './keys';
 
 let application: Application;
 test.beforeAll(async () => {
@@ -111,12 +112,13 @@ test('a batch out of the paper notebook: typed as it was said, on its own day, m
   await page.getByRole('button', { name: 'Begin this batch' }).click();
   // Nobody had to be told then to wear a mask, to measure the vinegar, or to lift the goods in.
   const step = page.locator('[aria-current="step"]');
-  await step.getByRole('button', { name: 'Mask, gloves and eye cover are on' }).click();
-  await step.getByRole('button', { name: 'Poured', exact: true }).click();
-  await step.getByRole('button', { name: 'Poured', exact: true }).click();
-  await expect(step.getByText('Nobody measured it then.')).toBeVisible();
-  await step.getByLabel('How much, if you measure it now').fill('1/4 cup');
-  await step.getByRole('button', { name: 'Keep' }).click();
+  const keys = keysOf(page);
+  await keys.getByRole('button', { name: 'Mask, gloves and eye cover are on' }).click();
+  await keys.getByRole('button', { name: 'Poured', exact: true }).click();
+  await keys.getByRole('button', { name: 'Poured', exact: true }).click();
+  await expect(keys.getByText('Nobody measured it then.')).toBeVisible();
+  await keys.getByLabel('How much, if you measure it now').fill('1/4 cup');
+  await keys.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText('1/4 cup (59.1 mL)')).toBeVisible();
   await expect(step.getByRole('heading')).toHaveText('Lift the goods in');
 });

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application, OWN } from './application';
+import { keysOf } from './keys';
 
 let application: Application;
 test.beforeEach(async () => {
@@ -84,8 +85,7 @@ test('a tick goes to the server in the studio though the browser says that there
   await open(page, '/pots/b15-angelus');
   const said = await current(page).innerText();
   await page.evaluate(() => window.dispatchEvent(new Event('offline')));
-  await page
-    .locator('[aria-current="step"]')
+  await keysOf(page)
     .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
     .click();
   await expect(current(page)).not.toHaveText(said);
@@ -113,8 +113,7 @@ test('a phone that wakes and is tapped at once: an answer from before the tick d
   await page.waitForTimeout(5100);
   await page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
   await asked;
-  await page
-    .locator('[aria-current="step"]')
+  await keysOf(page)
     .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
     .click();
   await expect(current(page)).not.toHaveText(said);

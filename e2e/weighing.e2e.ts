@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application } from './application';
+import { keysOf } from './keys';
 
 let application: Application;
 test.beforeAll(async () => {
@@ -68,7 +69,7 @@ test('a pour too small to read has its dilution on the card, and the jar gives i
   for (let i = 0; i < 12; i += 1) {
     const title = await step(page).getByRole('heading').innerText();
     if (title.startsWith('Take Pewter')) break;
-    await step(page)
+    await keysOf(page)
       .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
       .first()
       .click();
@@ -84,7 +85,7 @@ test('a pour too small to read has its dilution on the card, and the jar gives i
   const before = await left();
   for (const title of [/^Take Pewter/, /^Pour the diluted Pewter/]) {
     await expect(step(page).getByRole('heading', { name: title })).toBeVisible();
-    await step(page).getByRole('button', { name: 'Poured', exact: true }).click();
+    await keysOf(page).getByRole('button', { name: 'Poured', exact: true }).click();
   }
   await expect(step(page).getByRole('heading', { name: /^Pour the diluted/ })).toHaveCount(0);
   expect(before - (await left())).toBeCloseTo(10, 6);
@@ -113,7 +114,7 @@ test('open powder is acknowledged once in a batch, and never asked again', async
       await word.click();
       await expect(word).toHaveCount(0);
     }
-    await step(page)
+    await keysOf(page)
       .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
       .first()
       .click();

@@ -109,7 +109,8 @@ const VIEWS = [
       for (;;) {
         const title = await step.getByRole('heading').innerText();
         if (title.startsWith('Take ')) return;
-        await step
+        await page
+          .getByRole('group', { name: 'Keys of this step' })
           .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
           .first()
           .click();

@@ -8,6 +8,7 @@ import { isOpen } from '../record/open/isOpen';
 import { byLine, standingEvents } from '../record/standing';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
+import { alterationWords } from './alterationWords';
 import { titleOf } from './lineWords';
 
 /** Dye, or acid that was decided on: what only its own tick says of. */
@@ -40,6 +41,8 @@ export function departures(batch: Batch, dyes: readonly Dye[]): string[] {
     const meant = formatAmount(asked.amount, asked.unit);
     return poured === meant ? [] : [`${titleOf(line, reading)}: ${poured} instead of ${meant}.`];
   });
+  for (const event of standing)
+    if (event.kind === 'altered') lines.push(`${alterationWords(event.change, reading)}.`);
   for (const { act, planned } of done) {
     const measured = planned === null ? amountOf(act) : null;
     if (measured === null) continue;

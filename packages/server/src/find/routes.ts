@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { QueryTypes } from 'sequelize';
-import { API, findQuerySchema, threeFigures, type Finding } from '@ythrion/core';
+import { API, codeOfTag, findQuerySchema, threeFigures, type Finding } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
 import { anyWordBeginning } from '../storage/fullText';
 
@@ -12,7 +12,7 @@ export function findRoutes(storage: Storage): Router {
   router.get(
     API.find,
     async (request, response) =>
-      void response.json(await findAnything(storage, findQuerySchema.parse(request.query).q)),
+      void response.json(await findAnything(storage, codeOfTag(findQuerySchema.parse(request.query).q))),
   );
   return router;
 }

@@ -27,6 +27,9 @@ export function ColorwaysScreen() {
         <Button component={Link} to="/colorways/new" variant="contained">
           New colorway
         </Button>
+        <Button component={Link} to="/colorways/start" variant="outlined">
+          Start several
+        </Button>
         {retired > 0 && (
           <Tick
             label={`Show ${retired} retired`}

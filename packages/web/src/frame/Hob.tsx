@@ -32,14 +32,13 @@ const Strip = memo(function Strip({ running }: { running: readonly BatchResponse
   const { pathname } = useLocation();
   // At a pot its own keys need the room of a phone: the others stand in a line, by name and time.
   const atPot = pathname.startsWith('/pots/');
-  const shown = atPot ? running.filter(({ id }) => !pathname.endsWith(id)) : running;
-  if (shown.length === 0) return null;
+  const own = atPot ? running.find(({ id }) => pathname.endsWith(id)) : undefined;
   return (
     <Box
       component="section"
       aria-label="On the hob"
       sx={{
-        display: 'flex',
+        display: own && running.length === 1 ? { xs: 'none', sm: 'flex' } : 'flex',
         gap: 0,
         overflowX: 'auto',
         bgcolor: 'background.default',
@@ -47,20 +46,31 @@ const Strip = memo(function Strip({ running }: { running: readonly BatchResponse
         borderColor: 'text.primary',
       }}
     >
-      {shown.map((batch) => (
-        <Pot key={batch.id} batch={batch} small={atPot} />
+      {running.map((batch) => (
+        <Pot key={batch.id} batch={batch} small={atPot} own={batch === own} />
       ))}
     </Box>
   );
 });
 
-const Pot = memo(function Pot({ batch, small }: { batch: BatchResponse; small: boolean }) {
+const Pot = memo(function Pot({
+  batch,
+  small,
+  own,
+}: {
+  batch: BatchResponse;
+  /** At a pot, where a phone has little room. */
+  small: boolean;
+  /** The pot that is on the screen: on a phone its own keys say all that the hob would. */
+  own: boolean;
+}) {
   const { state, level, clock } = usePot(batch);
   return (
     <ButtonBase
       component={Link}
       to={`/pots/${batch.id}`}
       sx={{
+        display: own ? { xs: 'none', sm: 'inline-flex' } : 'inline-flex',
         justifyContent: 'flex-start',
         gap: 1.25,
         px: 1.5,

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { NavLink } from 'react-router';
-import { FindField } from './FindField';
+import { FindField } from '../find/FindField';
 
 /** In the order of the work; the pots stand apart, they are the wet side. */
 const DESK = [

@@ -10,6 +10,9 @@ const QuickPour = lazy(async () => ({ default: (await import('../pour/QuickPourS
 const Colorways = lazy(async () => ({
   default: (await import('../colorways/ColorwaysScreen')).ColorwaysScreen,
 }));
+const StartSeveral = lazy(async () => ({
+  default: (await import('../colorways/StartSeveralScreen')).StartSeveralScreen,
+}));
 const Formulation = lazy(async () => ({
   default: (await import('../colorways/FormulationScreen')).FormulationScreen,
 }));
@@ -37,6 +40,7 @@ export function Screens() {
           <Route path="pair" element={<Paired />} />
           <Route path="pour" element={<QuickPour />} />
           <Route path="colorways" element={<Colorways />} />
+          <Route path="colorways/start" element={<StartSeveral />} />
           <Route path="colorways/:id" element={<Formulation />} />
           <Route path="book" element={<Book />} />
           <Route path="book/remember" element={<Remember />} />

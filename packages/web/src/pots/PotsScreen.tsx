@@ -7,6 +7,7 @@ import { momentWords, titleOf, type BatchResponse, type Reading, type RecordStat
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
+import { FindField } from '../find/FindField';
 import { NotTrusted } from './NotTrusted';
 import { studioNowMs } from '../api/studioClock';
 import { useAwake } from '../batch/useAwake';
@@ -26,6 +27,9 @@ export function PotsScreen() {
         <Button component={Link} to="/pots/new" variant="outlined" size="large">
           Start without a plan
         </Button>
+      </Box>
+      <Box sx={{ px: 2, pb: 1, display: { xs: 'block', sm: 'none' } }}>
+        <FindField />
       </Box>
       <NotTrusted />
       {running.data.length === 0 && (

@@ -44,6 +44,7 @@ import { LookAsks } from './LookAsks';
 import { PotKeys } from './PotKeys';
 import { RingNote } from './RingNote';
 import { StepLine } from './StepLine';
+import { TagCodes } from './TagCodes';
 import { ToCome } from './ToCome';
 import { useChange, type Change } from '../batch/useChange';
 import { useRecord, type Recorder } from '../batch/useRecord';
@@ -73,6 +74,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
     <Box sx={{ maxWidth: 760, mx: 'auto', pb: { xs: 0, sm: 3 } }}>
       <Head {...shown} now={now} />
       <Doubts batch={batch} reading={reading} recorder={recorder} />
+      {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
       {!closed && <Lessons batch={batch} reading={reading} change={change} />}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <DoneSteps batch={batch} lines={done} {...step} />

@@ -159,6 +159,7 @@ function CurrentLine(props: LineProps) {
       component="li"
       ref={place}
       aria-current="step"
+      data-line={line.line.id}
       sx={{
         scrollMarginBlock: '24px calc(var(--below, 0px) + 230px)',
         borderTop: 4,

@@ -279,10 +279,10 @@ describe('goods that come in', () => {
     expect(depths(end, { line: 'g9' }).get('blue') ?? 0).toBe(0);
   });
 
-  test('need a bath, a set to come, and are no goods twice', () => {
+  test('need others to lie beside, a set to come, and are no goods twice', () => {
     const batch = threePasses();
     const coming = { line: more, base: SILK, from: null };
-    expect(refusal(() => goodsIn(batch, 'p1', coming))).toMatch(/no bath to lay them into yet/);
+    expect(refusal(() => goodsIn(batch, 'p1', coming))).toMatch(/in no vessel yet.*put these into the plan/);
     const set = ticked(inBath(), 'hold.set');
     expect(refusal(() => goodsIn(set, null, coming))).toMatch(/The set is over.*in this bath instead/);
     const once = then(inBath(), ...goodsIn(inBath(), 'p1', coming));

@@ -9,7 +9,6 @@ import type { Batch } from '../batch';
 import { foldRecord } from '../foldRecord';
 import { lineDone, type NewEvent } from '../newEvent';
 import { plannedDone } from '../standing';
-import { vesselOfPass } from '../unplanned';
 import { altered } from './alter';
 import { lineOfAct } from './step';
 import { nextToCome } from './toCome';
@@ -37,9 +36,12 @@ export function goodsIn(batch: Batch, pass: string | null, { line, base, from }:
       'The set is over: what goes in now is never set. Begin a batch for these goods in this bath instead.',
     );
   const { now } = foldRecord(batch);
-  const vessel = vesselOfGoods(now) ?? vesselOfPass(batch, pass);
-  if ((now.vessels.get(vessel)?.liquid.ml ?? 0) <= 0)
-    throw new FieldError('goods', 'There is no bath to lay them into yet. Run its water first.');
+  const vessel = vesselOfGoods(now);
+  if (vessel === null)
+    throw new FieldError(
+      'goods',
+      'The first goods are in no vessel yet, so these would lie alone. Lay those in first, or put these into the plan.',
+    );
   if (card.acts.some(({ act }) => act.kind === 'bring' && act.thing.kind === 'goods' && act.line === line.id))
     throw new FieldError('goods', 'These goods are on the card already.');
   const common = { pass: null, line: line.id, purpose: null } as const;
@@ -69,9 +71,11 @@ export function goodsIn(batch: Batch, pass: string | null, { line, base, from }:
   ];
 }
 
-/** The vessel in whose liquid the goods lie; null where they lie in none. */
-export const vesselOfGoods = (now: State): string | null =>
-  now.pieces
+/** The vessel that goods lie in, in its liquid where they lie in any; null where they lie in none. */
+export function vesselOfGoods(now: State): string | null {
+  const places = now.pieces
     .values()
     .filter(isMeant)
-    .flatMap(({ at }) => at.flatMap(({ vessel, reach }) => (reach === 'none' ? [] : [vessel])))[0] ?? null;
+    .flatMap(({ at }) => at);
+  return (places.find(({ reach }) => reach !== 'none') ?? places[0])?.vessel ?? null;
+}

@@ -4,7 +4,7 @@ import InputBase from '@mui/material/InputBase';
 import { useNavigate } from 'react-router';
 import type { Finding } from '@ythrion/core';
 import { useRested } from '../parts/useRested';
-import { useFind, useFindNow } from '../studio/queries';
+import { useFind, useFindNow, useRunning } from '../studio/queries';
 
 const FoundList = lazy(async () => ({ default: (await import('./FoundList')).FoundList }));
 
@@ -27,6 +27,7 @@ export function FindField() {
   const navigate = useNavigate();
   const { data: found } = useFind(useRested(q.trim()));
   const findNow = useFindNow();
+  const running = useRunning().data;
   useEffect(() => {
     const slash = (event: KeyboardEvent): void => {
       const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
@@ -41,7 +42,9 @@ export function FindField() {
     if (!finding) return;
     setQ('');
     setOpen(false);
-    void navigate(PLACE[finding.kind](finding.id));
+    // What is wet opens at the pots; its record is a tap from there.
+    const isWet = finding.kind === 'batch' && (running ?? []).some(({ id }) => id === finding.id);
+    void navigate(isWet ? `/pots/${finding.id}` : PLACE[finding.kind](finding.id));
   };
   return (
     <Box

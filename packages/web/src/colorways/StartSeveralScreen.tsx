@@ -1,0 +1,272 @@
+import { useMemo, useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link, useNavigate } from 'react-router';
+import {
+  dyeName,
+  firstFree,
+  formatAmount,
+  isShort,
+  minutesOfPlan,
+  momentWords,
+  needsOf,
+  potNeedsMl,
+  resizeRecipe,
+  vesselChoices,
+  vesselClashes,
+  vesselWords,
+  type ColorwayOnList,
+  type Need,
+  type ShelfResponse,
+  type ToBegin,
+} from '@ythrion/core';
+import { studioNow, studioNowMs } from '../api/studioClock';
+import { saidOf } from '../api/client';
+import { useInUse } from '../batch/useInUse';
+import { everythingReads } from '../parts/everythingReads';
+import { newId } from '../parts/newId';
+import { say } from '../parts/say';
+import { Waiting } from '../parts/Waiting';
+import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
+import { Sentence } from '../sentence/Sentence';
+import { SmallKey } from '../sentence/SmallKey';
+import { useBeginBatch, useColorways, useShelf } from '../studio/queries';
+import { planOrWhy } from './usePlan';
+
+/** Several batches of a day: what they need in one list, when they will be done, and all begun by one tap. */
+export function StartSeveralScreen() {
+  const colorways = useColorways();
+  const shelf = useShelf();
+  if (!colorways.data || !shelf.data) return <Waiting error={colorways.error ?? shelf.error} />;
+  return <StartSeveral colorways={colorways.data.filter(({ retired }) => !retired)} shelf={shelf.data} />;
+}
+
+/** A batch that is to be begun. */
+interface Row {
+  id: string;
+  colorwayId: string;
+  /** Pieces of its first goods; null: as in the colorway. */
+  count: number | null;
+  /** Null: the first free one. */
+  potId: string | null;
+}
+
+function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList[]; shelf: ShelfResponse }) {
+  const [first] = colorways;
+  const [rows, setRows] = useState<Row[]>(() =>
+    first ? [{ id: newId(), colorwayId: first.id, count: null, potId: null }] : [],
+  );
+  const inUse = useInUse();
+  const begin = useBeginBatch();
+  const navigate = useNavigate();
+  const planned = useMemo(() => plannedRows(rows, colorways, shelf, inUse), [rows, colorways, shelf, inUse]);
+  const ready = planned.flatMap(({ toBegin }) => toBegin ?? []);
+  const needs = needsOf(ready, shelf.stockLeft);
+  const clashes = vesselClashes(ready, inUse);
+  const change = (id: string, changes: Partial<Row>): void =>
+    setRows(rows.map((row) => (row.id === id ? { ...row, ...changes } : row)));
+  const start = async (): Promise<void> => {
+    if (!everythingReads()) return;
+    try {
+      for (const { colorway, toBegin } of planned)
+        if (toBegin)
+          await begin.mutateAsync({
+            id: newId(),
+            name: colorway.name,
+            colorwayId: colorway.id,
+            colorwayVersion: colorway.version,
+            againOf: null,
+            startedAt: studioNow(),
+            formulation: toBegin.formulation,
+          });
+      void navigate('/pots');
+    } catch (error) {
+      say(saidOf(error));
+    }
+  };
+  if (!first)
+    return (
+      <Typography sx={{ p: 2 }}>
+        No colorway yet. <Link to="/colorways/new">Begin one</Link>; then several can be started together.
+      </Typography>
+    );
+  return (
+    <Box sx={{ maxWidth: 980, p: 2, display: 'grid', gap: 2 }}>
+      <Typography variant="h1">Start several</Typography>
+      <Box component="ol" aria-label="Batches to begin" sx={{ m: 0, pl: 3, display: 'grid', gap: 1 }}>
+        {planned.map(({ row, colorway, toBegin, problem }, i) => (
+          <li key={row.id}>
+            <Sentence>
+              <SaidChoice
+                label={`Colorway ${i + 1}`}
+                value={row.colorwayId}
+                options={colorways.map((one) => ({ value: one.id, label: one.name }))}
+                onChange={(colorwayId) => change(row.id, { colorwayId, count: null })}
+              />{' '}
+              on{' '}
+              <SaidAmount
+                key={row.colorwayId}
+                label={`Count ${i + 1}`}
+                kind="count"
+                value={row.count ?? colorway.recipe.goods[0]?.count}
+                onChange={(count) => change(row.id, { count })}
+              />{' '}
+              × {formatAmount(colorway.recipe.goods[0]?.gramsEach ?? 0, 'g')} in{' '}
+              <SaidChoice
+                label={`Vessel ${i + 1}`}
+                value={row.potId ?? ''}
+                options={[
+                  {
+                    value: '',
+                    label: toBegin?.formulation.pot
+                      ? `first free: ${toBegin.formulation.pot.name}`
+                      : 'none is free and large enough',
+                  },
+                  ...vesselChoices(shelf.pots, inUse).map((choice) => ({
+                    value: choice.pot.id,
+                    label: vesselWords(choice),
+                  })),
+                ]}
+                onChange={(potId) => change(row.id, { potId: potId === '' ? null : potId })}
+              />
+              {toBegin && `, done about ${doneAt(toBegin)}`}
+              {rows.length > 1 && (
+                <SmallKey
+                  label={`Leave out batch ${i + 1}`}
+                  onPress={() => setRows(rows.filter(({ id }) => id !== row.id))}
+                />
+              )}
+            </Sentence>
+            {problem !== null && <Typography variant="body2">✕ {problem}</Typography>}
+          </li>
+        ))}
+      </Box>
+      <Button
+        sx={{ justifySelf: 'start' }}
+        variant="outlined"
+        disabled={rows.length >= 12}
+        onClick={() =>
+          setRows([
+            ...rows,
+            { id: newId(), colorwayId: rows.at(-1)?.colorwayId ?? first.id, count: null, potId: null },
+          ])
+        }
+      >
+        One more batch
+      </Button>
+      <Box component="section" aria-label="What is needed">
+        <Typography variant="h2">What must be there first</Typography>
+        <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+          {needs.map((need) => (
+            <li
+              key={JSON.stringify([need.what, 'stockId' in need ? need.stockId : '', needName(need, shelf)])}
+            >
+              {isShort(need) ? <strong>{needWords(need, shelf)}</strong> : needWords(need, shelf)}
+              {need.what === 'jar' && isShort(need) && (
+                <>
+                  {' '}
+                  <Link to={`/shelf/stocks/${need.stockId}`}>Make more</Link>
+                </>
+              )}
+            </li>
+          ))}
+          {clashes.map(({ potId, name, batches, holds }) => (
+            <li key={potId}>
+              <strong>
+                ! {name}: {holds === null ? `${batches.join(' and ')} at once` : `${holds} is in it`}.
+              </strong>{' '}
+              Choose another vessel, or begin one after the other.
+            </li>
+          ))}
+        </Box>
+      </Box>
+      <Button
+        variant="contained"
+        size="large"
+        disabled={begin.isPending || ready.length < rows.length}
+        onClick={() => void start()}
+      >
+        {rows.length === 1 ? 'Begin this batch' : `Begin all ${rows.length}`}
+      </Button>
+    </Box>
+  );
+}
+
+interface PlannedRow {
+  row: Row;
+  colorway: ColorwayOnList;
+  toBegin: ToBegin | null;
+  problem: string | null;
+}
+
+/** Each row planned, in the vessel that was chosen or the first that none before it takes. */
+function plannedRows(
+  rows: readonly Row[],
+  colorways: readonly ColorwayOnList[],
+  shelf: ShelfResponse,
+  inUse: ReadonlyMap<string, string>,
+): PlannedRow[] {
+  const taken = new Map(inUse);
+  for (const { potId } of rows) if (potId !== null && !taken.has(potId)) taken.set(potId, 'another of these');
+  return rows.flatMap((row): PlannedRow[] => {
+    const colorway = colorways.find(({ id }) => id === row.colorwayId);
+    if (!colorway) return [];
+    const whole = planOrWhy(colorway, shelf);
+    if (!whole.plan) return [{ row, colorway, toBegin: null, problem: whole.problem }];
+    const [line, ...others] = colorway.recipe.goods;
+    const recipe =
+      row.count !== null && line && row.count !== line.count
+        ? resizeRecipe(
+            colorway.recipe,
+            { kind: 'same depth', goods: [{ ...line, count: row.count, weighedGrams: null }, ...others] },
+            whole.plan,
+          )
+        : colorway.recipe;
+    const sized = planOrWhy({ ...colorway, recipe }, shelf);
+    const needs = sized.plan ? potNeedsMl(recipe, sized.plan) : 0;
+    const potId = row.potId ?? firstFree(vesselChoices(shelf.pots, taken, needs))?.id ?? null;
+    if (potId !== null) taken.set(potId, colorway.name);
+    const { plan, formulation, problem } = planOrWhy({ ...colorway, recipe: { ...recipe, potId } }, shelf);
+    return [{ row, colorway, toBegin: plan && formulation ? { plan, formulation } : null, problem }];
+  });
+}
+
+const doneAt = ({ plan }: ToBegin): string => {
+  const now = studioNowMs();
+  return momentWords(new Date(now + minutesOfPlan(plan) * 60_000).toISOString(), now);
+};
+
+function needName(need: Need, { dyes }: ShelfResponse): string {
+  switch (need.what) {
+    case 'jar':
+      return dyeName(need.dyeId, dyes);
+    case 'powder':
+      return `${dyeName(need.dyeId, dyes)} powder`;
+    case 'acid':
+      return need.label;
+    default:
+      return need.what;
+  }
+}
+
+function needWords(need: Need, shelf: ShelfResponse): string {
+  const name = needName(need, shelf);
+  switch (need.what) {
+    case 'jar': {
+      const jar = shelf.stocks.find(({ id }) => id === need.stockId);
+      const of = `${name} ${jar ? `${formatAmount(jar.strengthPercent, '%')} ` : ''}`;
+      return isShort(need)
+        ? `! ${of}: ${formatAmount(need.needs, 'mL')} are due, the jar holds ${formatAmount(Math.max(0, need.holds), 'mL')}.`
+        : `${of}: ${formatAmount(need.needs, 'mL')}, the jar holds ${formatAmount(need.holds, 'mL')}`;
+    }
+    case 'powder':
+    case 'ice':
+      return `${name}: ${formatAmount(need.needs, 'g')}`;
+    case 'acid':
+      return `${name}: ${formatAmount(need.needs, need.unit)}`;
+    case 'water':
+      return `water: ${formatAmount(need.needs, 'mL')}`;
+  }
+}
