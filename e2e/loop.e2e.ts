@@ -145,7 +145,7 @@ test('the whole loop: dye and base, colorway, card with a wrong pour and an unpl
     await page.getByLabel('Depth', { exact: true }).selectOption('as it was');
     await page.getByRole('button', { name: 'Begin this batch' }).click();
     await expect(page).toHaveURL(/pots\//);
-    await expect(page.getByText(/5 × Ratchet Sock/)).toBeVisible();
+    await expect(page.getByText(/5 × Ratchet Sock/).first()).toBeVisible();
     await page.getByRole('link', { name: 'Record' }).click();
     await expect(page.getByRole('link', { name: 'an earlier batch' })).toBeVisible();
     await go(page, '/book');

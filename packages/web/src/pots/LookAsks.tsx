@@ -106,6 +106,12 @@ export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksP
           </Button>
         ),
       )}
+      {!cures.some(({ what }) => what === 'acid') && (
+        <Typography variant="body2">
+          More acid would do little: by the pH that is expected or was measured, the bath is as sour as its
+          dyes want it.
+        </Typography>
+      )}
       {cures.map(
         (cure) =>
           cure.what === 'acid' && (

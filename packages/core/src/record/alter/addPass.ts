@@ -72,6 +72,7 @@ export function addPass(batch: Batch, { pass, before }: Coming, shelf: Shelf): N
     instead: before === null ? setIn(rest, lastDyedIn(card.acts), lastDyedIn(lines)) : [],
     passes: [{ pass, card: own, before }],
     dyes: told.dyes.filter(({ id }) => !formulation.dyes.some((dye) => dye.id === id)),
+    stocks: told.stocks.filter(({ id }) => !formulation.stocks.some((jar) => jar.id === id)),
   });
 }
 

@@ -20,6 +20,7 @@ import { actSchema } from '../../process/act';
 import { apply } from '../../process/apply';
 import { depths } from '../../process/depths';
 import { emptyState } from '../../process/state';
+import { methodFacts } from '../../method';
 import { formulate } from '../../recipe/materials';
 import { potSchema } from '../../shelf/pot';
 import type { Pass, Recipe } from '../../recipe/recipe';
@@ -164,6 +165,18 @@ describe('left out', () => {
     const pour = pale.card.acts.find(({ act }) => act.kind === 'move' && act.purpose === 'dose');
     const without = then(pale, leaveOut(pale, pour?.id ?? ''));
     for (const id of [...dilution, pour?.id]) expect(ids(without)).not.toContain(id);
+  });
+
+  test('acid of the paint goes by itself, the dye of a color with all that is painted with it', () => {
+    const painted = threePasses({
+      passes: [pass('p1', { method: methodFacts('painting').usual })],
+    });
+    const left = (id: string): string[] => {
+      const change = leaveOut(painted, id);
+      return change.kind === 'altered' ? change.change.out.map((line) => line.id) : [];
+    };
+    expect(left('p1.acid.bath')).toEqual(['p1.acid.bath']);
+    expect(left('p1.dye.p1d')).toEqual(expect.arrayContaining(['p1.dye.p1d', 'p1.paint.a']));
   });
 
   test('what the rest needs is not left out, with the way out said', () => {

@@ -16,6 +16,7 @@ export const altered = (why: AlteredFor, change: Partial<Omit<Alteration, 'why'>
     goods: [],
     bases: [],
     dyes: [],
+    stocks: [],
     pot: null,
     set: null,
     ...change,

@@ -5,6 +5,7 @@ import { baseSchema } from '../../shelf/base';
 import { idSchema } from '../../shelf/common';
 import { dyeSchema } from '../../shelf/dye';
 import { potSchema } from '../../shelf/pot';
+import { stockSchema } from '../../shelf/stock';
 import { cardActSchema, cardPassSchema } from '../card';
 import { ALTERED_FOR } from './alteredFor';
 
@@ -41,6 +42,7 @@ export const alterationSchema = z.strictObject({
   goods: z.array(goodsLineSchema).max(24),
   bases: z.array(baseSchema).max(24),
   dyes: z.array(dyeSchema).max(48),
+  stocks: z.array(stockSchema).max(48),
   /** The vessel on the shelf that it goes on in; null: as before. */
   pot: potSchema.nullable(),
   /** How it is set from now on; null: as before. */

@@ -123,6 +123,10 @@ function alteredFormulation<F extends Formulation>(formulation: F, alterations: 
       formulation.dyes,
       all(({ dyes }) => dyes),
     ),
+    stocks: known(
+      formulation.stocks,
+      all(({ stocks }) => stocks),
+    ),
     recipe: {
       ...recipe,
       goods: known(

@@ -28,12 +28,16 @@ export function leaveOut(batch: Batch, lineId: string): NewEvent {
   const rest = toCome(batch);
   const cup = vesselsNamed(line.act).find((vessel) => CUPS.includes(vesselRole(batch.card, vessel) ?? 'pot'));
   const along =
-    cup !== undefined && line.act.kind !== 'place'
+    cup !== undefined && isOfDye(line.act)
       ? rest.filter(({ act }) => vesselsNamed(act).includes(cup))
       : [line];
   const shared = cup !== undefined && along.filter(({ act }) => act.kind === 'move').length > 1;
   return altered('left out', { out: shared ? [line] : along });
 }
+
+/** Dye going into a cup, or out of it: without it the cup has no use. */
+const isOfDye = (act: Act): boolean =>
+  act.kind === 'move' || (act.kind === 'put' && act.material.kind === 'dye') || act.purpose === 'dilution';
 
 /** Why the rest cannot be done without a step; null where it can. */
 function neededFor(act: Act): string | null {
