@@ -185,7 +185,7 @@ test('the plan turned over in the middle: a pass more, from the pot to the oven,
     await main(page).getByLabel('They come from').selectOption({ label: 'from batch 26-015, Angelus' });
     await main(page).getByLabel('They go in').selectOption({ label: 'to be dyed with the others' });
     await main(page).getByRole('button', { name: 'They are in' }).click();
-    await expect(main(page).getByText('Put 4 × Cobweb Halo in with them').first()).toBeVisible();
+    await expect(main(page).getByText('Came in: 4 × Cobweb Halo')).toBeVisible();
   });
 
   await until(page, null);
@@ -193,9 +193,9 @@ test('the plan turned over in the middle: a pass more, from the pot to the oven,
   await main(page).getByRole('button', { name: 'Close the batch' }).click();
   await expect(page).toHaveURL(/\/book\//);
   const recipe = main(page).getByRole('table', { name: 'True recipe' });
-  // 4 × 25 g of lace came to the 100 g: 0.5 g and 0.2 g on 200 g.
-  await expect(recipe.getByRole('row', { name: /Bell Red.*0\.5 g.*0\.25 %/ })).toBeVisible();
-  await expect(recipe.getByRole('row', { name: /Vault Blue.*0\.2 g.*0\.1 %/ })).toBeVisible();
+  // 4 × 50 g of lace came to the 100 g: 0.5 g and 0.2 g on 300 g.
+  await expect(recipe.getByRole('row', { name: /Bell Red.*0\.5 g.*0\.167 %/ })).toBeVisible();
+  await expect(recipe.getByRole('row', { name: /Vault Blue.*0\.2 g.*0\.0667 %/ })).toBeVisible();
   for (const words of [/^Put in: a pass, immersion/, /^Set by low oven/, /^Came in: 4 × Cobweb Halo/])
     await expect(main(page).getByText(words).first()).toBeVisible();
 });
