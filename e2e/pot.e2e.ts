@@ -111,6 +111,16 @@ for (const [way, dye] of WAYS)
       await key(page, '10 min longer').click();
       await expect(main(page).getByText(`${wait}: 10 min longer`).first()).toBeVisible();
       await step(page, key(page, 'Done'));
+      // Once more, where it is no soak; and not after all.
+      const again = main(page).getByRole('button', { name: `${wait}: again, 5 min` });
+      if (!wait?.startsWith('Wet out')) {
+        await again.click();
+        await expect(title(page)).toHaveText(wait ?? '');
+        await main(page)
+          .getByRole('button', { name: `Take back: ${wait}: once more, 5 min` })
+          .click();
+        await expect(main(page).getByText(`${wait}: once more, 5 min`)).toHaveCount(0);
+      }
     });
 
     await test.step('a spare skein goes in while it is set', async () => {

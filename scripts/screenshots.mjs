@@ -39,7 +39,6 @@ const VIEWS = [
     },
   },
   { name: 'pots-phone', path: '/pots', size: PHONE },
-  { name: 'pour-card-phone', path: '/pots/b15-angelus', size: PHONE },
   { name: 'book', path: '/book', size: DESK },
   { name: 'batch', path: '/book/b04-green-bronze', size: DESK },
   { name: 'dye-again', path: '/book/b04-green-bronze/again', size: DESK },
@@ -72,50 +71,60 @@ const VIEWS = [
       await page.getByRole('button', { name: 'Slow cooker, 6 L' }).click();
     },
   },
-  {
-    name: 'stock-scale',
-    path: '/shelf/stocks/new?like=vault-blue-4',
-    size: DESK,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Weigh on the scale' }).click();
-      await page.getByRole('button', { name: 'Clear the pan' }).click();
-      await page.waitForTimeout(1500);
-      await page.getByRole('button', { name: 'Tare' }).click();
-      await page.getByRole('button', { name: 'Lay powder on' }).click();
-      await page.getByText(/Stands still/).waitFor();
-    },
-  },
-  {
-    name: 'copies',
-    path: '/shelf/studio',
-    size: DESK,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Make a copy now' }).click();
-      await page.getByText('Copied, and the copy checked.').waitFor();
-      await page.getByRole('button', { name: 'Look it over' }).click();
-      await page.getByText(/^✓ Sound/).waitFor();
-      await page.getByRole('heading', { name: 'All of it as one file' }).scrollIntoViewIfNeeded();
-      await page.getByText('Copied, and the copy checked.').waitFor({ state: 'detached' });
-    },
-  },
   // Last: these begin a batch, which then stands on the hob of every later picture.
   {
-    name: 'pour-card-dilution',
-    path: '/colorways/minute-hand',
-    size: DESK,
+    name: 'pour-card-phone',
+    path: '/colorways/carillon',
+    size: PHONE,
     act: async (page) => {
-      await page.getByRole('button', { name: 'Begin this batch' }).click();
-      const step = page.locator('[aria-current="step"]');
-      for (;;) {
-        const title = await step.getByRole('heading').innerText();
-        if (title.startsWith('Take ')) return;
-        await page
-          .getByRole('group', { name: 'Keys of this step' })
-          .getByRole('button', { name: /^(Poured|Already done|Done)$/ })
-          .first()
-          .click();
-        await step.getByRole('heading', { name: title, exact: true }).waitFor({ state: 'detached' });
-      }
+      await begin(page);
+      await walk(page, /^Hold at 80/);
+      await keys(page).getByRole('button', { name: 'Begin, start the clock' }).click();
+      await keys(page).getByRole('button', { name: 'clear', exact: true }).waitFor();
+      await page.waitForTimeout(8500);
+    },
+  },
+  {
+    name: 'not-clear-phone',
+    path: '/colorways/carillon',
+    size: PHONE,
+    act: async (page) => {
+      await begin(page);
+      await walk(page, /^Hold at 80/);
+      await keys(page).getByRole('button', { name: 'Begin, start the clock' }).click();
+      await keys(page).getByRole('button', { name: 'tinted', exact: true }).click();
+      await page.getByRole('heading', { name: 'The bath is tinted' }).waitFor();
+    },
+  },
+  {
+    name: 'bleeds-phone',
+    path: '/colorways/high-mass',
+    size: PHONE,
+    act: async (page) => {
+      await begin(page);
+      await walk(page, /^Rinse/);
+      await keys(page).getByRole('button', { name: 'only with soap' }).click();
+      await page.getByRole('heading', { name: 'It bleeds with soap' }).waitFor();
+    },
+  },
+  {
+    name: 'taught-phone',
+    path: '/colorways/green-bronze',
+    size: PHONE,
+    act: async (page) => {
+      await begin(page);
+      await walk(page, /^Pour Verdigris/);
+      await keys(page).getByRole('button', { name: 'Poured something else' }).click();
+      await keys(page).getByLabel('Really poured').fill('150');
+      await keys(page).getByRole('button', { name: 'Keep' }).click();
+      await keys(page).getByRole('button', { name: 'Leave it out' }).click();
+      await page
+        .getByText(/^Left out/)
+        .first()
+        .waitFor();
+      await page.goto(`${url}/colorways/green-bronze`, { waitUntil: 'networkidle' });
+      await begin(page);
+      await page.getByRole('button', { name: 'The same here' }).waitFor();
     },
   },
   {
@@ -162,6 +171,34 @@ const VIEWS = [
     },
   },
 ];
+
+/** The keys of the step that is to be done. @param {import('@playwright/test').Page} page */
+const keys = (page) => page.getByRole('group', { name: 'Keys of this step' });
+
+/** From a formulation to its card. @param {import('@playwright/test').Page} page */
+async function begin(page) {
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await keys(page).waitFor();
+}
+
+/** Ticks a card until a step. @param {import('@playwright/test').Page} page @param {RegExp} stop its title */
+async function walk(page, stop) {
+  const step = page.locator('[aria-current="step"]');
+  for (;;) {
+    const line = await step.getAttribute('data-line');
+    if (stop.test(await step.getByRole('heading').innerText())) return;
+    await keys(page)
+      .getByRole('button', { name: /^(Poured|Already done|Done|Mask, gloves and eye cover are on)$/ })
+      .first()
+      .click();
+    await page.waitForTimeout(150);
+    if ((await keys(page).getByRole('button', { name: /^Mask/ }).count()) === 0)
+      await page
+        .locator(`[aria-current="step"][data-line="${line}"]`)
+        .waitFor({ state: 'detached', timeout: 3000 })
+        .catch(() => undefined);
+  }
+}
 
 await mkdir(folder, { recursive: true });
 const browser = await chromium.launch(CHROMIUM);

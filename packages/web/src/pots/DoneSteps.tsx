@@ -1,24 +1,34 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
   alterationWords,
   clockTime,
+  LONGER_BY,
+  minutesOf,
+  onceMore,
   standingEvents,
   strikeOut,
+  titleOf,
   type Batch,
   type EventOf,
   type LineState,
 } from '@ythrion/core';
 import { Later } from '../parts/Later';
+import type { Change } from '../batch/useChange';
 import { StepLine, type StepLineProps } from './StepLine';
 
 type Rest = Omit<StepLineProps, 'line' | 'current'>;
 type Entry = { at: string; line: LineState } | { at: string; change: EventOf<'altered'> };
 
 /** What is done, and what was changed about the plan, folds to one line; the last of it stays in sight, to be taken back. */
-export function DoneSteps({ batch, lines, ...rest }: { batch: Batch; lines: readonly LineState[] } & Rest) {
+export function DoneSteps({
+  batch,
+  lines,
+  change,
+  ...rest
+}: { batch: Batch; lines: readonly LineState[]; change: Change } & Rest) {
   const [open, setOpen] = useState(false);
   const entries: Entry[] = [
     ...lines.map((line) => ({ at: line.doneAt ?? '', line })),
@@ -31,7 +41,12 @@ export function DoneSteps({ batch, lines, ...rest }: { batch: Batch; lines: read
   const earlier = entries.slice(0, -1);
   const show = (entry: Entry) =>
     'line' in entry ? (
-      <StepLine key={entry.line.line.id} line={entry.line} current={false} {...rest} />
+      <Fragment key={entry.line.line.id}>
+        <StepLine line={entry.line} current={false} {...rest} />
+        {entry === last && !rest.closed && (
+          <OnceMore batch={batch} line={entry.line} change={change} {...rest} />
+        )}
+      </Fragment>
     ) : (
       <Changed key={entry.change.id} event={entry.change} {...rest} />
     );
@@ -53,6 +68,34 @@ export function DoneSteps({ batch, lines, ...rest }: { batch: Batch; lines: read
       {open && earlier.map(show)}
       {show(last)}
     </>
+  );
+}
+
+/** A wait that is over can come once more. */
+function OnceMore({
+  batch,
+  line,
+  change,
+  reading,
+}: { batch: Batch; line: LineState; change: Change } & Rest) {
+  if (minutesOf(line.line.act) === null || line.line.act.purpose === 'soak') return null;
+  return (
+    <Box component="li" sx={{ display: 'flex', gap: 1, px: 2, pb: 1 }}>
+      <Later>
+        {LONGER_BY.map((minutes) => (
+          <Button
+            key={minutes}
+            variant="outlined"
+            aria-label={`${titleOf(line.line, reading)}: again, ${minutes} min`}
+            onClick={() =>
+              void change((id) => onceMore(batch, line.line, minutes, id), `Once more, ${minutes} min.`)
+            }
+          >
+            again {minutes} min
+          </Button>
+        ))}
+      </Later>
+    </Box>
   );
 }
 

@@ -77,7 +77,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
       {!closed && <Lessons batch={batch} reading={reading} change={change} />}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        <DoneSteps batch={batch} lines={done} {...step} />
+        <DoneSteps batch={batch} lines={done} change={change} {...step} />
         {state.current && <StepLine key={state.current.line.id} line={state.current} current {...step} />}
         {!closed && (
           <Asked>
