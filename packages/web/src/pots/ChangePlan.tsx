@@ -1,13 +1,15 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { dropped, type Batch, type RecordState, type ShelfResponse } from '@ythrion/core';
 import type { Change } from '../batch/useChange';
-import { AddPass } from './AddPass';
-import { AddStep } from './AddStep';
-import { OtherVessel } from './OtherVessel';
+
+// Planning is loaded when somebody changes a plan: the card does without it.
+const AddPass = lazy(async () => ({ default: (await import('./AddPass')).AddPass }));
+const AddStep = lazy(async () => ({ default: (await import('./AddStep')).AddStep }));
+const OtherVessel = lazy(async () => ({ default: (await import('./OtherVessel')).OtherVessel }));
 
 const CHANGES = {
   step: 'A step more',
@@ -48,9 +50,11 @@ export function ChangePlan({ batch, state, shelf, change, onGoodsIn }: ChangePla
           </Button>
         ))}
       </Box>
-      {what === 'step' && <AddStep {...common} />}
-      {what === 'pass' && <AddPass {...common} />}
-      {what === 'vessel' && <OtherVessel {...common} />}
+      <Suspense>
+        {what === 'step' && <AddStep {...common} />}
+        {what === 'pass' && <AddPass {...common} />}
+        {what === 'vessel' && <OtherVessel {...common} />}
+      </Suspense>
       {what === 'drop' && <Drop batch={batch} change={change} />}
     </Box>
   );

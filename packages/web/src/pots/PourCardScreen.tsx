@@ -1,5 +1,7 @@
 import {
+  lazy,
   memo,
+  Suspense,
   useCallback,
   useDeferredValue,
   useEffect,
@@ -16,6 +18,7 @@ import {
   forecast,
   goodsWords,
   isOpen,
+  openLook,
   openLines,
   potClock,
   vesselOfCard,
@@ -38,9 +41,6 @@ import { CloseBatch } from '../batch/CloseBatch';
 import { Doubts } from '../batch/Doubts';
 import { ChangePlan } from './ChangePlan';
 import { DoneSteps } from './DoneSteps';
-import { GoodsIn } from './GoodsIn';
-import { Lessons } from './Lessons';
-import { LookAsks } from './LookAsks';
 import { PotKeys } from './PotKeys';
 import { RingNote } from './RingNote';
 import { StepLine } from './StepLine';
@@ -48,6 +48,11 @@ import { TagCodes } from './TagCodes';
 import { ToCome } from './ToCome';
 import { useChange, type Change } from '../batch/useChange';
 import { useRecord, type Recorder } from '../batch/useRecord';
+
+// Asked for when they are: a card comes up without them.
+const GoodsIn = lazy(async () => ({ default: (await import('./GoodsIn')).GoodsIn }));
+const Lessons = lazy(async () => ({ default: (await import('./Lessons')).Lessons }));
+const LookAsks = lazy(async () => ({ default: (await import('./LookAsks')).LookAsks }));
 
 /** The pour card of one pot: one line a step, the current one large; what is done shrinks and stays. */
 export function PourCardScreen() {
@@ -75,11 +80,15 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       <Head {...shown} now={now} />
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
-      {!closed && <Lessons batch={batch} reading={reading} change={change} />}
+      {!closed && batch.colorwayId !== null && (
+        <Suspense>
+          <Lessons batch={batch} reading={reading} change={change} />
+        </Suspense>
+      )}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <DoneSteps batch={batch} lines={done} change={change} {...step} />
         {state.current && <StepLine key={state.current.line.id} line={state.current} current {...step} />}
-        {!closed && (
+        {!closed && openLook(batch) !== null && (
           <Asked>
             <LookAsks batch={batch} state={state} reading={reading} change={change} onGoodsIn={onGoodsIn} />
           </Asked>
@@ -144,7 +153,7 @@ function Asked({ children }: { children: ReactNode }) {
       ref={place}
       sx={{ scrollMarginBottom: 'calc(var(--below, 0px) + 250px)', '&:empty': { display: 'none' } }}
     >
-      {children}
+      <Suspense>{children}</Suspense>
     </Box>
   );
 }

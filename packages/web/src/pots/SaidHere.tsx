@@ -20,7 +20,7 @@ export function SaidHere() {
     return () => clearTimeout(timer);
   }, [said]);
   return (
-    <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+    <Box role="alert" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
       {said && (
         <>
           <Typography variant="body2" sx={{ flex: 1 }}>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Tab from '@mui/material/Tab';
@@ -17,9 +17,10 @@ import { PotEditor } from './PotEditor';
 import { ShelfList } from './ShelfList';
 import { StockEditor } from './StockEditor';
 import { ToolEditor } from './ToolEditor';
-import { MakeJar } from './MakeJar';
-import { PatternEditor } from './PatternEditor';
-import { StudioEditor } from './StudioEditor';
+
+const MakeJar = lazy(async () => ({ default: (await import('./MakeJar')).MakeJar }));
+const PatternEditor = lazy(async () => ({ default: (await import('./PatternEditor')).PatternEditor }));
+const StudioEditor = lazy(async () => ({ default: (await import('./StudioEditor')).StudioEditor }));
 
 const BOARDS = [
   { board: 'dyes', word: 'Dyes', one: 'dye' },
@@ -94,7 +95,9 @@ export function ShelfScreen() {
               ← {board.word}
             </Button>
           )}
-          <Open board={board.board} id={id} />
+          <Suspense fallback={<Waiting />}>
+            <Open board={board.board} id={id} />
+          </Suspense>
         </Box>
       </Box>
     </Box>
