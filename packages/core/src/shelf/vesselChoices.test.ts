@@ -29,3 +29,18 @@ test('a list says what speaks against each, and has none that is retired', () =>
     'middle, 8 L · Green Bronze is in it',
     'large, 12 L',
   ]));
+
+test('where nobody chose, a pot is taken before a slow cooker, a pan or a tub, and never what sets or lies open', () => {
+  const kinds = ['oven', 'rack', 'tub', 'pan', 'slow cooker', 'steamer', 'pot', 'microwave'] as const;
+  const shelf = kinds.map((kind) =>
+    potSchema.parse({ id: kind.replace(' ', '-'), name: kind, kind, capacityMl: 9000 }),
+  );
+  const taken = new Map<string, string>();
+  const order: (string | undefined)[] = [];
+  for (let i = 0; i < 5; i += 1) {
+    const free = firstFree(vesselChoices(shelf, taken));
+    order.push(free?.name);
+    if (free) taken.set(free.id, 'x');
+  }
+  expect(order).toEqual(['pot', 'slow cooker', 'pan', 'tub', undefined]);
+});

@@ -43,10 +43,10 @@ export function firstFree(choices: readonly VesselChoice[], wished: Pot | null =
 /** Kinds of vessel that a batch is begun in where nobody chose one, those first that most are dyed in. */
 const TAKEN_FOR: ReadonlyMap<Pot['kind'], number> = new Map([
   ['pot', 0],
-  ['slow cooker', 0],
-  ['pan', 1],
-  ['tub', 2],
-  ['tray', 2],
+  ['slow cooker', 1],
+  ['pan', 2],
+  ['tub', 3],
+  ['tray', 3],
 ]);
 
 /** A vessel in a list to choose from. */
