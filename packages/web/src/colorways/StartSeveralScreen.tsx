@@ -172,6 +172,17 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
               )}
             </li>
           ))}
+          {planned.map(
+            ({ row, colorway, toBegin }, i) =>
+              toBegin?.formulation.pot === null && (
+                <li key={row.id}>
+                  <strong>
+                    ! Batch {i + 1}, {colorway.name}: no vessel is free and large enough.
+                  </strong>{' '}
+                  Free one first, or begin it all the same and say at the pot where it is.
+                </li>
+              ),
+          )}
           {clashes.map(({ potId, name, batches, holds }) => (
             <li key={potId}>
               <strong>
@@ -256,7 +267,7 @@ function needWords(need: Need, shelf: ShelfResponse): string {
   switch (need.what) {
     case 'jar': {
       const jar = shelf.stocks.find(({ id }) => id === need.stockId);
-      const of = `${name} ${jar ? `${formatAmount(jar.strengthPercent, '%')} ` : ''}`;
+      const of = jar ? `${name} ${formatAmount(jar.strengthPercent, '%')}` : name;
       return isShort(need)
         ? `! ${of}: ${formatAmount(need.needs, 'mL')} are due, the jar holds ${formatAmount(Math.max(0, need.holds), 'mL')}.`
         : `${of}: ${formatAmount(need.needs, 'mL')}, the jar holds ${formatAmount(need.holds, 'mL')}`;

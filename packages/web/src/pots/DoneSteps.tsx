@@ -27,8 +27,15 @@ export function DoneSteps({
   batch,
   lines,
   change,
+  mayRepeat,
   ...rest
-}: { batch: Batch; lines: readonly LineState[]; change: Change } & Rest) {
+}: {
+  batch: Batch;
+  lines: readonly LineState[];
+  change: Change;
+  /** No other wait runs: the last one can come once more. */
+  mayRepeat: boolean;
+} & Rest) {
   const [open, setOpen] = useState(false);
   const entries: Entry[] = [
     ...lines.map((line) => ({ at: line.doneAt ?? '', line })),

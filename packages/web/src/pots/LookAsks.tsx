@@ -11,6 +11,7 @@ import {
   onceMore,
   openLook,
   paleInside,
+  stepNext,
   tintStays,
   type Batch,
   type Cure,
@@ -149,6 +150,9 @@ function dyesOf({ formulation }: Batch, pass: string | null): string[] {
   ];
 }
 
+/** Cool water and a drop of soap, once more. */
+const RINSE = { kind: 'rinse', pass: null, line: null, purpose: null, goods: [], soap: true } as const;
+
 function Bleeds({ batch, answer, change }: { batch: Batch; answer: string; change: Change }) {
   return (
     <Asks
@@ -161,6 +165,14 @@ function Bleeds({ batch, answer, change }: { batch: Batch; answer: string; chang
         onClick={() => void change((id) => bledCure(batch, id), 'Acid soak, set and rinse put on the card.')}
       >
         Acid soak, set again
+      </Button>
+      <Button
+        variant="outlined"
+        onClick={() =>
+          void change((id) => stepNext(batch, { ...RINSE, goods: [] }, id, 'bled'), 'Rinse once more.')
+        }
+      >
+        Rinse once more first
       </Button>
     </Asks>
   );

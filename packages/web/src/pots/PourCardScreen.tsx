@@ -86,7 +86,13 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         </Suspense>
       )}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        <DoneSteps batch={batch} lines={done} change={change} {...step} />
+        <DoneSteps
+          batch={batch}
+          lines={done}
+          change={change}
+          mayRepeat={!closed && state.current?.status !== 'running'}
+          {...step}
+        />
         {state.current && <StepLine key={state.current.line.id} line={state.current} current {...step} />}
         {!closed && openLook(batch) !== null && (
           <Asked>
