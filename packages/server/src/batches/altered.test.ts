@@ -100,6 +100,9 @@ test('goods that come in change the weight, the bases and the depth in the Book,
     .post('/api/batches/b1/events')
     .send(eventOf('b1', poured('y1')))
     .expect(201);
+  const laid = (await now()).card.acts.find(({ id }) => id === 'p1.place.goods');
+  if (!laid) throw new Error('no goods');
+  await enter([{ kind: 'act', planned: 'p1.place.goods', act: laid.act, written: '', note: '' }]);
   const line = goodsLineSchema.parse({ ...newGoodsLine('g2', SILK), count: 4 });
   const [bring, done] = await enter(goodsIn(await now(), 'p1', { line, base: SILK, from: null }));
   // 200 g of wool and 4 × 50 g of silk: 2 g of dye are 0.5 %.

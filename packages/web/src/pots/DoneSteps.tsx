@@ -50,7 +50,7 @@ export function DoneSteps({
     'line' in entry ? (
       <Fragment key={entry.line.line.id}>
         <StepLine line={entry.line} current={false} {...rest} />
-        {entry === last && !rest.closed && (
+        {entry === last && mayRepeat && (
           <OnceMore batch={batch} line={entry.line} change={change} {...rest} />
         )}
       </Fragment>
