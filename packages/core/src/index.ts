@@ -220,6 +220,7 @@ export * from './words/noticeWords';
 export * from './words/passSentence';
 export * from './words/printedPlan';
 export * from './words/runSheet';
+export * from './words/needWords';
 export * from './words/saying';
 export * from './words/alterationWords';
 export * from './words/studioUnit';

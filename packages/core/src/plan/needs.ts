@@ -1,5 +1,5 @@
 import { ACIDS } from '../materials/acids';
-import { amountOf, minutesOf } from '../process/amountOf';
+import { amountOf } from '../process/amountOf';
 import type { Formulation } from '../recipe/recipe';
 import type { Plan } from './planTypes';
 
@@ -91,7 +91,3 @@ export function vesselClashes(
   }
   return [...wanted.values()].filter(({ batches: list, holds }) => list.length > 1 || holds !== null);
 }
-
-/** Minutes from the first step of a batch to its last: its waits and hands one after the other. An estimate. */
-export const minutesOfPlan = ({ lines }: Pick<Plan, 'lines'>): number =>
-  lines.reduce((sum, { act, hands }) => sum + (minutesOf(act) ?? 0) + hands, 0);

@@ -1,4 +1,5 @@
 import type { Act } from './act';
+import { isWait } from './isWait';
 import type { Material } from './material';
 
 /** What an act measures out: water, or a material, with its amount in mL or g. */
@@ -26,13 +27,5 @@ export function amountOf(act: Act): MeasuredOut | null {
 
 /** Minutes an act takes by itself, with nothing to do; null for acts that are no wait. */
 export function minutesOf(act: Act): number | null {
-  switch (act.kind) {
-    case 'heat':
-    case 'hold':
-    case 'stand':
-    case 'cool':
-      return act.minutes;
-    default:
-      return null;
-  }
+  return isWait(act) ? act.minutes : null;
 }

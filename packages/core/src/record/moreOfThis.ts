@@ -6,8 +6,6 @@ import { actsDone } from './standing';
 /** What went in last, and the same once more. */
 export interface MoreOfThis {
   what: MeasuredOut;
-  /** As it was typed then; empty where a key said it. */
-  written: string;
   event: NewEvent;
 }
 
@@ -19,5 +17,5 @@ export function moreOfThis(batch: Batch, pass: string | null): MoreOfThis | null
   });
   const what = last && amountOf(last.act);
   if (!last || !what) return null;
-  return { what, written: last.written, event: alsoAdded(batch, pass, what, last.written) };
+  return { what, event: alsoAdded(batch, pass, what, last.written) };
 }

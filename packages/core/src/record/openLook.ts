@@ -6,8 +6,6 @@ import { BATH_READINGS, CLEAR } from './words';
 
 /** A look that found something, and that nothing was done about yet. */
 export interface OpenLook {
-  /** The event of the look. */
-  event: string;
   of: 'bath' | 'rinse' | 'core' | 'goods';
   answer: string;
   pass: string | null;
@@ -43,7 +41,6 @@ export function openLook(batch: Batch): OpenLook | null {
   );
   const id = waits.at(-1) ?? null;
   return {
-    event: look.id,
     of: look.act.of === 'dry' ? 'goods' : look.act.of,
     answer: look.act.answer,
     pass: look.act.pass,

@@ -1,10 +1,11 @@
 import { broughtVessel } from '../plan/brought';
-import type { Act, ActOf } from '../process/act';
+import type { Act } from '../process/act';
 import { CUPS } from '../process/terms';
 import { minutesOf } from '../process/amountOf';
 import { apply } from '../process/apply';
 import type { Impossible } from '../process/impossible';
 import { isAddition } from '../process/isAddition';
+import { isWait, type Wait } from '../process/isWait';
 import { EVERYWHERE } from '../process/everywhere';
 import { emptyState, type ListedAct, type State } from '../process/state';
 import { vesselsNamed } from '../process/vesselsNamed';
@@ -38,7 +39,7 @@ export interface LeftOut extends RecordedAct {
 
 /** A wait whose clock runs. */
 interface OpenWait {
-  act: ActOf<'heat' | 'hold' | 'stand' | 'cool'>;
+  act: Wait;
   /** When its time was last counted, ms. */
   countedTo: number;
   /** Minutes counted so far. */
@@ -70,11 +71,8 @@ export const mayBePresumed = ({ act }: CardAct): boolean =>
 const isDoneToGoods = ({ kind }: Act): boolean =>
   kind === 'place' || kind === 'lift' || kind === 'handle' || kind === 'split' || kind === 'move';
 
-const isWait = (act: Act): act is OpenWait['act'] =>
-  act.kind === 'heat' || act.kind === 'hold' || act.kind === 'stand' || act.kind === 'cool';
-
 /** Minutes of a wait, with nothing said of what it left and no temperature that it has not come to yet. */
-function lasting(act: OpenWait['act'], minutes: number): Act {
+function lasting(act: Wait, minutes: number): Act {
   switch (act.kind) {
     case 'heat':
     case 'cool':
@@ -182,7 +180,7 @@ export class Recording {
    * A wait with the minutes that are not counted yet; where nobody knows them, those of the card. One that the card lets
    * last until the bath clears has cleared it, unless somebody saw otherwise.
    */
-  private asItWas(act: OpenWait['act'], planned: string | null, clears: boolean): Act {
+  private asItWas(act: Wait, planned: string | null, clears: boolean): Act {
     const place = planned === null ? undefined : this.places.get(planned);
     if (planned === null || place === undefined) return act;
     const card = this.lines[place]?.act;

@@ -11,14 +11,13 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { everythingReads } from '../parts/everythingReads';
-import { studioNow } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useBeginBatch } from '../studio/queries';
 import { FigureText } from '../parts/FigureText';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
-import { newId } from '../parts/newId';
 import { useInUse } from '../batch/useInUse';
+import { beginning } from './beginning';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';
 
@@ -42,15 +41,9 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const start = async (): Promise<void> => {
     if (!everythingReads()) return;
     try {
-      const batch = await begin.mutateAsync({
-        id: newId(),
-        name: colorway.name,
-        colorwayId: colorway.id,
-        colorwayVersion: colorway.version,
-        againOf: null,
-        startedAt: studioNow(),
-        formulation: formulateColorway(colorway, shelf, chosen?.pot ?? free),
-      });
+      const batch = await begin.mutateAsync(
+        beginning(colorway, formulateColorway(colorway, shelf, chosen?.pot ?? free)),
+      );
       void navigate(`/pots/${batch.id}`);
     } catch (error) {
       say(saidOf(error));

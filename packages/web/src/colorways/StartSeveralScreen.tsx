@@ -4,24 +4,23 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate } from 'react-router';
 import {
-  dyeName,
   firstFree,
   formatAmount,
   isShort,
-  minutesOfPlan,
   momentWords,
+  needName,
   needsOf,
+  needWords,
   potNeedsMl,
   resizeRecipe,
   vesselChoices,
   vesselClashes,
   vesselWords,
   type ColorwayOnList,
-  type Need,
   type ShelfResponse,
   type ToBegin,
 } from '@ythrion/core';
-import { studioNow, studioNowMs } from '../api/studioClock';
+import { studioNowMs } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useInUse } from '../batch/useInUse';
 import { everythingReads } from '../parts/everythingReads';
@@ -33,6 +32,7 @@ import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
 import { SmallKey } from '../sentence/SmallKey';
 import { useBeginBatch, useColorways, useShelf } from '../studio/queries';
+import { beginning } from './beginning';
 import { planOrWhy } from './usePlan';
 
 /** Several batches of a day: what they need in one list, when they will be done, and all begun by one tap. */
@@ -71,16 +71,7 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
     if (!everythingReads()) return;
     try {
       for (const { colorway, toBegin } of planned)
-        if (toBegin)
-          await begin.mutateAsync({
-            id: newId(),
-            name: colorway.name,
-            colorwayId: colorway.id,
-            colorwayVersion: colorway.version,
-            againOf: null,
-            startedAt: studioNow(),
-            formulation: toBegin.formulation,
-          });
+        if (toBegin) await begin.mutateAsync(beginning(colorway, toBegin.formulation));
       void navigate('/pots');
     } catch (error) {
       say(saidOf(error));
@@ -161,9 +152,17 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
           {needs.map((need) => (
             <li
-              key={JSON.stringify([need.what, 'stockId' in need ? need.stockId : '', needName(need, shelf)])}
+              key={JSON.stringify([
+                need.what,
+                'stockId' in need ? need.stockId : '',
+                needName(need, shelf.dyes),
+              ])}
             >
-              {isShort(need) ? <strong>{needWords(need, shelf)}</strong> : needWords(need, shelf)}
+              {isShort(need) ? (
+                <strong>{needWords(need, shelf.dyes, shelf.stocks)}</strong>
+              ) : (
+                needWords(need, shelf.dyes, shelf.stocks)
+              )}
               {need.what === 'jar' && isShort(need) && (
                 <>
                   {' '}
@@ -246,38 +245,5 @@ function plannedRows(
 
 const doneAt = ({ plan }: ToBegin): string => {
   const now = studioNowMs();
-  return momentWords(new Date(now + minutesOfPlan(plan) * 60_000).toISOString(), now);
+  return momentWords(new Date(now + plan.totals.elapsed.value * 60_000).toISOString(), now);
 };
-
-function needName(need: Need, { dyes }: ShelfResponse): string {
-  switch (need.what) {
-    case 'jar':
-      return dyeName(need.dyeId, dyes);
-    case 'powder':
-      return `${dyeName(need.dyeId, dyes)} powder`;
-    case 'acid':
-      return need.label;
-    default:
-      return need.what;
-  }
-}
-
-function needWords(need: Need, shelf: ShelfResponse): string {
-  const name = needName(need, shelf);
-  switch (need.what) {
-    case 'jar': {
-      const jar = shelf.stocks.find(({ id }) => id === need.stockId);
-      const of = jar ? `${name} ${formatAmount(jar.strengthPercent, '%')}` : name;
-      return isShort(need)
-        ? `! ${of}: ${formatAmount(need.needs, 'mL')} are due, the jar holds ${formatAmount(Math.max(0, need.holds), 'mL')}.`
-        : `${of}: ${formatAmount(need.needs, 'mL')}, the jar holds ${formatAmount(need.holds, 'mL')}`;
-    }
-    case 'powder':
-    case 'ice':
-      return `${name}: ${formatAmount(need.needs, 'g')}`;
-    case 'acid':
-      return `${name}: ${formatAmount(need.needs, need.unit)}`;
-    case 'water':
-      return `water: ${formatAmount(need.needs, 'mL')}`;
-  }
-}

@@ -10,31 +10,19 @@ import {
   passFromPattern,
   SCHOOLS,
   entryIn,
-  type Batch,
   type MethodKind,
   type Pass,
-  type ShelfResponse,
 } from '@ythrion/core';
 import { newId } from '../parts/newId';
 import { SaidAmount } from '../sentence/SaidAmount';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
-import type { Change } from '../batch/useChange';
+import type { ChangeProps } from './changeProps';
 
 type Bath = 'kept' | 'fresh';
 
 /** A pass that nobody had planned: one of this batch once more, a pattern, or another way with one dye. */
-export function AddPass({
-  batch,
-  shelf,
-  change,
-  onDone,
-}: {
-  batch: Batch;
-  shelf: ShelfResponse;
-  change: Change;
-  onDone: () => void;
-}) {
+export function AddPass({ batch, shelf, change, onDone }: ChangeProps) {
   const { passes } = batch.formulation.recipe;
   const patterns = shelf.patterns.filter(({ retired }) => !retired);
   const dyes = shelf.dyes.filter(({ retired }) => !retired);
@@ -52,7 +40,7 @@ export function AddPass({
           ? patterns.find((pattern) => pattern.id === id)?.pass
           : newPass(newId(), id as MethodKind, shelf, newId, passes.at(-1));
     if (!source) return null;
-    const pass: Pass = { ...passFromPattern({ pass: source } as never, newId) };
+    const pass: Pass = passFromPattern({ pass: source }, newId);
     const jar = shelf.stocks.find((stock) => stock.dyeId === dyeId && !stock.retired)?.id ?? null;
     const [line] = pass.dyes;
     return {

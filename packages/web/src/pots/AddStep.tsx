@@ -1,20 +1,11 @@
 import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import {
-  alsoDoneAct,
-  ASKS_FOR,
-  lastCelsius,
-  stepNext,
-  vesselOfPass,
-  type Batch,
-  type Doing,
-  type RecordState,
-} from '@ythrion/core';
+import { alsoDoneAct, ASKS_FOR, lastCelsius, stepNext, vesselOfPass, type Doing } from '@ythrion/core';
 import { SaidAmount } from '../sentence/SaidAmount';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
-import type { Change } from '../batch/useChange';
+import type { ChangeProps } from './changeProps';
 
 const STEPS: readonly { value: Doing; label: string }[] = [
   { value: 'heat', label: 'heat it' },
@@ -29,17 +20,7 @@ const STEPS: readonly { value: Doing; label: string }[] = [
 ];
 
 /** A single step that nobody had planned, to be done next. */
-export function AddStep({
-  batch,
-  state,
-  change,
-  onDone,
-}: {
-  batch: Batch;
-  state: RecordState;
-  change: Change;
-  onDone: () => void;
-}) {
+export function AddStep({ batch, state, change, onDone }: ChangeProps) {
   const [doing, setDoing] = useState<Doing>('stand');
   const [celsius, setCelsius] = useState(lastCelsius(batch) ?? 85);
   const [minutes, setMinutes] = useState({ value: 10, written: '' });

@@ -3,8 +3,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import { dropped, type Batch, type RecordState, type ShelfResponse } from '@ythrion/core';
+import { dropped, type Batch } from '@ythrion/core';
 import type { Change } from '../batch/useChange';
+import type { ChangeProps } from './changeProps';
 
 // Planning is loaded when somebody changes a plan: the card does without it.
 const AddPass = lazy(async () => ({ default: (await import('./AddPass')).AddPass }));
@@ -19,11 +20,7 @@ const CHANGES = {
 } as const;
 type What = keyof typeof CHANGES;
 
-export interface ChangePlanProps {
-  batch: Batch;
-  state: RecordState;
-  shelf: ShelfResponse;
-  change: Change;
+export interface ChangePlanProps extends Omit<ChangeProps, 'onDone'> {
   onGoodsIn: () => void;
 }
 

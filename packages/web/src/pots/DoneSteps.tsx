@@ -1,10 +1,8 @@
 import { Fragment, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
 import {
   alterationWords,
-  clockTime,
   LONGER_BY,
   minutesOf,
   onceMore,
@@ -17,6 +15,7 @@ import {
 } from '@ythrion/core';
 import { Later } from '../parts/Later';
 import type { Change } from '../batch/useChange';
+import { PastLine } from './PastLine';
 import { StepLine, type StepLineProps } from './StepLine';
 
 type Rest = Omit<StepLineProps, 'line' | 'current'>;
@@ -110,38 +109,14 @@ function OnceMore({
 function Changed({ event, reading, closed, recorder }: { event: EventOf<'altered'> } & Rest) {
   const words = alterationWords(event.change, reading);
   return (
-    <Box
-      component="li"
-      sx={{
-        display: 'flex',
-        gap: 1.5,
-        alignItems: 'center',
-        px: 2,
-        borderTop: 1,
-        borderColor: 'divider',
-        minHeight: 44,
-      }}
+    <PastLine
+      mark="↷"
+      markName="changed"
+      at={event.at}
+      title={words}
+      onTakeBack={closed ? null : () => void recorder.record(strikeOut(event))}
     >
-      <Typography component="span" aria-label="changed" role="img" sx={{ width: 22, fontWeight: 700 }}>
-        ↷
-      </Typography>
-      <Typography variant="body2" sx={{ flex: 1 }}>
-        {words}{' '}
-        <Typography component="span" variant="caption" color="text.secondary">
-          {clockTime(event.at)}
-        </Typography>
-      </Typography>
-      {!closed && (
-        <Later>
-          <Button
-            size="small"
-            aria-label={`Take back: ${words}`}
-            onClick={() => void recorder.record(strikeOut(event))}
-          >
-            Take back
-          </Button>
-        </Later>
-      )}
-    </Box>
+      {words}
+    </PastLine>
   );
 }

@@ -2,23 +2,14 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import {
-  goodsIn,
-  goodsOf,
-  newGoodsLine,
-  type Base,
-  type Batch,
-  type GoodsLine,
-  type RecordState,
-  type ShelfResponse,
-} from '@ythrion/core';
+import { goodsIn, goodsOf, newGoodsLine, type Base, type GoodsLine } from '@ythrion/core';
 import { newId } from '../parts/newId';
 import { NeedsBase } from '../parts/NeedsBase';
 import { useRunning } from '../studio/queries';
 import { SaidAmount } from '../sentence/SaidAmount';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
-import type { Change } from '../batch/useChange';
+import type { ChangeProps } from './changeProps';
 
 const FOR = [
   { value: 'along', label: 'to be dyed with the others' },
@@ -26,19 +17,7 @@ const FOR = [
 ] as const;
 
 /** Goods that nobody had planned go in: a spare skein, a mini, a mop, or the yarn of another batch. */
-export function GoodsIn({
-  batch,
-  state,
-  shelf,
-  change,
-  onDone,
-}: {
-  batch: Batch;
-  state: RecordState;
-  shelf: ShelfResponse;
-  change: Change;
-  onDone: () => void;
-}) {
+export function GoodsIn({ batch, state, shelf, change, onDone }: ChangeProps) {
   const bases = shelf.bases.filter((base) => !base.retired);
   const own = goodsOf(batch.card)[0]?.baseId;
   const first = bases.find(({ id }) => id === own) ?? bases[0];

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -62,7 +63,7 @@ export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksP
         </Button>
       </Asks>
     );
-  const { cures, next } = notClear(batch, wait, elapsed(), 'x');
+  const { cures, next } = notClear(batch, wait);
   const dyes = dyesOf(batch, look.pass);
   return (
     <Asks
@@ -91,17 +92,7 @@ export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksP
           <Button
             key={cure.what}
             variant={cure.what === next ? 'contained' : 'outlined'}
-            onClick={() =>
-              void change(
-                (id) => {
-                  const fresh = notClear(batch, wait, elapsed(), id).cures.find(
-                    ({ what }) => what === cure.what,
-                  );
-                  return fresh && 'events' in fresh ? fresh.events : [];
-                },
-                `${cureWords(cure)}.`,
-              )
-            }
+            onClick={() => void change((id) => cure.events(elapsed(), id), `${cureWords(cure)}.`)}
           >
             {cureWords(cure)}
           </Button>
@@ -178,7 +169,7 @@ function Bleeds({ batch, answer, change }: { batch: Batch; answer: string; chang
   );
 }
 
-function Asks({ title, said, children }: { title: string; said: string; children: React.ReactNode }) {
+function Asks({ title, said, children }: { title: string; said: string; children: ReactNode }) {
   return (
     <Box
       component="section"

@@ -10,30 +10,15 @@ import {
   usualSet,
   vesselChoices,
   vesselWords,
-  type Batch,
-  type RecordState,
   type SetMethod,
-  type ShelfResponse,
 } from '@ythrion/core';
 import { useInUse } from '../batch/useInUse';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
-import type { Change } from '../batch/useChange';
+import type { ChangeProps } from './changeProps';
 
 /** Where it goes on: another vessel, and another way of setting. */
-export function OtherVessel({
-  batch,
-  state,
-  shelf,
-  change,
-  onDone,
-}: {
-  batch: Batch;
-  state: RecordState;
-  shelf: ShelfResponse;
-  change: Change;
-  onDone: () => void;
-}) {
+export function OtherVessel({ batch, state, shelf, change, onDone }: ChangeProps) {
   const choices = vesselChoices(shelf.pots, useInUse()).filter(
     ({ pot }) => pot.id !== batch.formulation.pot?.id,
   );

@@ -274,10 +274,13 @@ function BeginKeys(props: KeysProps) {
 
 /** While something is waited for: what it looks like, longer, more of this, goods in. */
 function WaitingKeys(props: KeysProps) {
-  const { batch, line, words, state, shelf, recorder, change, onGoodsIn } = props;
+  const { batch, line, words, state, reading, recorder, change, onGoodsIn } = props;
   const { act } = line.line;
   const inBath = waitsInBath(line.line);
   const more = moreOfThis(batch, state.pass);
+  const much =
+    more &&
+    `${formatAmount(more.what.amount, more.what.unit)} of ${materialName(more.what.material, reading.dyes)}`;
   const look = (answer: string): void => {
     const seen = looked(act.pass, 'bath', answer);
     // A wait that lasts until the bath is clear is over once it is.
@@ -322,13 +325,8 @@ function WaitingKeys(props: KeysProps) {
         {more && inBath && (
           <Button
             variant="outlined"
-            aria-label={`More of this: ${formatAmount(more.what.amount, more.what.unit)} of ${materialName(more.what.material, [...shelf.dyes, ...batch.formulation.dyes])}`}
-            onClick={() =>
-              void recorder.record(
-                more.event,
-                `Once more ${formatAmount(more.what.amount, more.what.unit)} of ${materialName(more.what.material, [...shelf.dyes, ...batch.formulation.dyes])}.`,
-              )
-            }
+            aria-label={`More of this: ${much}`}
+            onClick={() => void recorder.record(more.event, `Once more ${much}.`)}
             sx={SMALL}
           >
             more of

@@ -1,11 +1,9 @@
 import { memo, useEffect, useMemo, useRef } from 'react';
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import {
   amountOf,
   CAUTIONS,
-  clockTime,
   dueAtOf,
   formatAmount,
   isSpokenAmount,
@@ -20,8 +18,8 @@ import {
 } from '@ythrion/core';
 import { Amount } from '../parts/Amount';
 import { FigureText } from '../parts/FigureText';
-import { Later } from '../parts/Later';
 import type { Recorder } from '../batch/useRecord';
+import { PastLine } from './PastLine';
 
 export interface StepLineProps {
   line: LineState;
@@ -96,51 +94,28 @@ function DoneLine({ line, words, closed, recorder }: LineProps) {
     written && isSpokenAmount(written) ? written : asPlanned && planned?.first ? planned.words : null;
   const off = asked && got && Math.abs(got.amount - asked.amount) > 0.005 * asked.amount;
   return (
-    <Box
-      component="li"
-      sx={{
-        display: 'flex',
-        gap: 1.5,
-        alignItems: 'center',
-        px: 2,
-        borderTop: 1,
-        borderColor: 'divider',
-        minHeight: 44,
-      }}
+    <PastLine
+      mark="✓"
+      markName="done"
+      at={line.doneAt}
+      title={words.title}
+      onTakeBack={
+        closed || done.length === 0
+          ? null
+          : () => void recorder.recordAll(done.map((event) => strikeOut(event)))
+      }
     >
-      <Typography component="span" aria-label="done" role="img" sx={{ width: 22, fontWeight: 700 }}>
-        ✓
-      </Typography>
-      <Typography variant="body2" sx={{ flex: 1 }}>
-        {words.title}
-        {got && (
-          <>
-            , <strong>{said ?? metric}</strong>
-            {said !== null && ` (${metric})`}
-            {said === null && written && ` (${written})`}
-            {done.length > 1 && `, entered ${done.length === 2 ? 'twice' : `${done.length} times`}`}
-          </>
-        )}
-        {off && `, planned ${formatAmount(asked.amount, asked.unit)}`}
-        {line.doneAt && (
-          <Typography component="span" variant="caption" color="text.secondary">
-            {' '}
-            {clockTime(line.doneAt)}
-          </Typography>
-        )}
-      </Typography>
-      {!closed && done.length > 0 && (
-        <Later>
-          <Button
-            size="small"
-            aria-label={`Take back: ${words.title}`}
-            onClick={() => void recorder.recordAll(done.map((event) => strikeOut(event)))}
-          >
-            Take back
-          </Button>
-        </Later>
+      {words.title}
+      {got && (
+        <>
+          , <strong>{said ?? metric}</strong>
+          {said !== null && ` (${metric})`}
+          {said === null && written && ` (${written})`}
+          {done.length > 1 && `, entered ${done.length === 2 ? 'twice' : `${done.length} times`}`}
+        </>
       )}
-    </Box>
+      {off && `, planned ${formatAmount(asked.amount, asked.unit)}`}
+    </PastLine>
   );
 }
 

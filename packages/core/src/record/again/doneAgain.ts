@@ -1,8 +1,8 @@
-import { actCautions } from '../../method/actCautions';
 import type { Act } from '../../process/act';
 import { vesselsNamed } from '../../process/vesselsNamed';
 import type { Card, CardAct } from '../card';
-import { cardAct, PLAIN_LINE } from '../cardLines';
+import { lineOfAct } from '../alter/step';
+import { cardAct } from '../cardLines';
 import { isOpen } from '../open/isOpen';
 import { CLEAR } from '../words';
 import type { RecordedAct } from '../recording';
@@ -111,12 +111,6 @@ function lineOf({ id, act, planned, came }: RecordedAct, card: Card): CardAct {
   // had planned to lift in: whoever does it again has to be told.
   if (line)
     return came === 'entered' || (act.kind === 'place' && isOpen(card)) ? { ...line, quiet: false } : line;
-  return {
-    ...PLAIN_LINE,
-    id,
-    act,
-    // How long a rise takes is told anew where nobody said.
-    estimated: act.kind === 'heat' && act.minutes === null,
-    cautions: actCautions(act),
-  };
+  // How long a rise takes is told anew where nobody said.
+  return lineOfAct(id, act, { estimated: act.kind === 'heat' && act.minutes === null });
 }

@@ -11,7 +11,7 @@ import type { NewEvent } from '../newEvent';
 import { plannedDone } from '../standing';
 import { altered } from './alter';
 import { lastDyedIn, setIn } from './setWhere';
-import { toCome } from './toCome';
+import { isSetDone, toCome } from './toCome';
 
 /** A pass where it comes in: before a pass that is still to come, or after all of them. */
 export interface Coming {
@@ -37,8 +37,7 @@ export function nextPass(batch: Batch): string | null {
  */
 export function addPass(batch: Batch, { pass, before }: Coming, shelf: Shelf): NewEvent {
   const { card, formulation } = batch;
-  const done = plannedDone(batch.events);
-  if (card.acts.some(({ id, act }) => act.purpose === 'set' && act.kind === 'hold' && done.has(id)))
+  if (isSetDone(batch))
     throw new FieldError(
       'pass',
       'These goods are set. Dye over them in a batch of their own: its goods come from this one.',

@@ -402,7 +402,7 @@ describe('what a look asks for', () => {
     let batch = waited();
     const tried: string[] = [];
     for (let i = 0; i < 3; i += 1) {
-      const { cures, next } = notClear(batch, lineOn(batch, 'p1.hold'), null, `x${i}`);
+      const { cures, next } = notClear(batch, lineOn(batch, 'p1.hold'));
       expect(cures.map(({ what }) => what)).toEqual(
         ['time', 'heat', 'acid', 'spare', 'accept'].filter((what) =>
           cures.some((cure) => cure.what === what),
@@ -410,10 +410,10 @@ describe('what a look asks for', () => {
       );
       tried.push(next);
       const cure = cures.find(({ what }) => what === next);
-      if (cure && 'events' in cure) batch = then(batch, ...cure.events);
+      if (cure && 'events' in cure) batch = then(batch, ...cure.events(null, `x${i}`));
     }
     expect(tried).toEqual(['time', 'heat', 'acid']);
-    expect(notClear(batch, lineOn(batch, 'p1.hold'), null, 'z').next).toBe('spare');
+    expect(notClear(batch, lineOn(batch, 'p1.hold')).next).toBe('spare');
     expect(lineOn(batch, 'x1.heat').act).toMatchObject({ toC: 90 });
     expect(ids(batch)).toEqual(expect.arrayContaining(['x0.again', 'x1.again', 'x2.acid', 'x2.again']));
   });
@@ -421,8 +421,8 @@ describe('what a look asks for', () => {
   test('heat while a wait runs ends it as long as it was, and another follows', () => {
     const before = ticked(threePasses(), 'p1.run.bath', 'p1.dye.p1d', 'p1.place.goods', 'p1.heat');
     const batch = then(before, begin(before, 'p1.hold'));
-    const heat = notClear(batch, lineOn(batch, 'p1.hold'), 12, 'h').cures.find(({ what }) => what === 'heat');
-    const now = then(batch, ...(heat && 'events' in heat ? heat.events : []));
+    const heat = notClear(batch, lineOn(batch, 'p1.hold')).cures.find(({ what }) => what === 'heat');
+    const now = then(batch, ...(heat && 'events' in heat ? heat.events(12, 'h') : []));
     expect(
       recordState(now, now.events, []).lines.find(({ line }) => line.id === 'p1.hold')?.done[0]?.act,
     ).toMatchObject({ minutes: 12 });
@@ -457,9 +457,7 @@ describe('what a look asks for', () => {
         note: '',
       }),
     );
-    const due = notClear(measured, lineOn(measured, 'p1.hold'), null, 'x').cures.find(
-      ({ what }) => what === 'acid',
-    );
+    const due = notClear(measured, lineOn(measured, 'p1.hold')).cures.find(({ what }) => what === 'acid');
     if (due?.what !== 'acid') throw new Error('no acid due');
     const KA = 10 ** -4.756;
     const LITERS = 6.0;
@@ -485,9 +483,7 @@ describe('what a look asks for', () => {
         .slice(-1)
         .map((one) => ({ ...one, act: lookAct('p1', 'bath', 'pH 4.9', 4.9) }) as never),
     );
-    const less = notClear(milder, lineOn(milder, 'p1.hold'), null, 'x').cures.find(
-      ({ what }) => what === 'acid',
-    );
+    const less = notClear(milder, lineOn(milder, 'p1.hold')).cures.find(({ what }) => what === 'acid');
     if (less?.what !== 'acid') throw new Error('no acid due');
     const from = before * ionized(4.9) - free(4.9);
     [low, high] = [0, 10];

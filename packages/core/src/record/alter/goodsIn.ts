@@ -8,10 +8,9 @@ import type { Base } from '../../shelf/base';
 import type { Batch } from '../batch';
 import { foldRecord } from '../foldRecord';
 import { lineDone, type NewEvent } from '../newEvent';
-import { plannedDone } from '../standing';
 import { altered } from './alter';
 import { lineOfAct } from './step';
-import { nextToCome } from './toCome';
+import { isSetDone, nextToCome } from './toCome';
 
 /** Goods that nobody had planned, and where they come from. */
 export interface ComingGoods {
@@ -28,9 +27,8 @@ export interface ComingGoods {
  * @throws FieldError where there is no bath to lay them into, or they would never be set
  */
 export function goodsIn(batch: Batch, pass: string | null, { line, base, from }: ComingGoods): NewEvent[] {
-  const { card, events } = batch;
-  const done = plannedDone(events);
-  if (card.acts.some(({ id, act }) => act.kind === 'hold' && act.purpose === 'set' && done.has(id)))
+  const { card } = batch;
+  if (isSetDone(batch))
     throw new FieldError(
       'goods',
       'The set is over: what goes in now is never set. Begin a batch for these goods in this bath instead.',

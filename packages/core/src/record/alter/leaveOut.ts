@@ -4,7 +4,7 @@ import { isAddition } from '../../process/isAddition';
 import { vesselsNamed } from '../../process/vesselsNamed';
 import type { Act } from '../../process/act';
 import type { Batch } from '../batch';
-import type { CardAct, CardPass } from '../card';
+import type { CardAct } from '../card';
 import { cardAct } from '../cardLines';
 import { vesselRole } from '../cardGoods';
 import type { NewEvent } from '../newEvent';
@@ -60,7 +60,8 @@ export function leaveOutPass(batch: Batch, passId: string): NewEvent {
   const rest = toCome(batch);
   const out = rest.filter(({ act }) => act.pass === passId);
   if (!out.some(({ quiet }) => !quiet)) throw new FieldError('pass', `Pass ${index + 1} is done already.`);
-  const { later } = aroundPass(batch, index);
+  const coming = new Set(rest.map(({ act }) => act.pass));
+  const later = passes.slice(index + 1).find(({ id }) => coming.has(id));
   const bathToCome = out.some(({ act }) => act.kind === 'run' && act.purpose === 'bath');
   if (later?.keepsBath && bathToCome) {
     const number = passes.indexOf(later) + 1;
@@ -82,12 +83,6 @@ export function leaveOutPass(batch: Batch, passId: string): NewEvent {
       vesselNow(batch, index),
     ),
   });
-}
-
-/** The next pass that is still to come. */
-function aroundPass(batch: Batch, index: number): { later: CardPass | undefined } {
-  const coming = new Set(toCome(batch).map(({ act }) => act.pass));
-  return { later: batch.card.passes.slice(index + 1).find(({ id }) => coming.has(id)) };
 }
 
 /** The vessel that goods lie in as a pass begins, or where it has laid them by now. */

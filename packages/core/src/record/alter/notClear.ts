@@ -1,6 +1,7 @@
 import type { Figure } from '../../figure/figure';
 import type { AcidMaterial } from '../../materials/acids';
 import type { Act } from '../../process/act';
+import { isWait } from '../../process/isWait';
 import { fiberFacts } from '../../shelf/fibers';
 import type { Batch } from '../batch';
 import type { CardAct } from '../card';
@@ -20,11 +21,18 @@ const HOTTER_BY = 5;
 
 /** What can be done where a bath does not clear, in the order in which it is tried: common practice, no source. */
 export type Cure =
-  | { what: 'time'; minutes: number; events: NewEvent[] }
-  | { what: 'heat'; toC: number; events: NewEvent[] }
-  | { what: 'acid'; material: AcidMaterial; add: Figure; measured: boolean; events: NewEvent[] }
+  | { what: 'time'; minutes: number; events: Make }
+  | { what: 'heat'; toC: number; events: Make }
+  | { what: 'acid'; material: AcidMaterial; add: Figure; measured: boolean; events: Make }
   | { what: 'spare' }
   | { what: 'accept' };
+
+/**
+ * Makes the entries of a cure, once it is chosen.
+ * @param elapsed minutes since the clock of the wait was started, while it runs; null once it is over
+ * @param id names what comes in
+ */
+type Make = (elapsed: number | null, id: string) => NewEvent[];
 
 /** What is open to a bath that does not clear. */
 export interface NotClear {
@@ -37,22 +45,20 @@ export interface NotClear {
  * What to do about a bath that does not clear: more time, then more heat, then so much acid, then spare goods, or to let
  * it be.
  * @param batch as it stands @param wait the wait after which somebody looked
- * @param elapsed minutes since its clock was started, while it runs; null once it is over
- * @param id names what comes in
  */
-export function notClear(batch: Batch, wait: CardAct, elapsed: number | null, id: string): NotClear {
+export function notClear(batch: Batch, wait: CardAct): NotClear {
   const { pass } = wait.act;
   const tried = triedIn(batch, pass);
   const cures: Cure[] = [
     {
       what: 'time',
       minutes: MORE_MINUTES,
-      events: [
+      events: (elapsed, id) => [
         elapsed === null ? onceMore(batch, wait, MORE_MINUTES, `${id}.again`) : longer(wait, MORE_MINUTES),
       ],
     },
-    ...heatCure(batch, wait, elapsed, id),
-    ...acidCure(batch, wait, elapsed, id),
+    ...heatCure(batch, wait),
+    ...acidCure(batch, wait),
     { what: 'spare' },
     { what: 'accept' },
   ];
@@ -81,12 +87,12 @@ function stepsThenWait(
   ];
 }
 
-function heatCure(batch: Batch, wait: CardAct, elapsed: number | null, id: string): Cure[] {
+function heatCure(batch: Batch, wait: CardAct): Cure[] {
   const { act } = wait;
   if (act.kind !== 'hold' || act.atC === null) return [];
   const toC = Math.min(act.atC + HOTTER_BY, hottestFor(batch));
   if (toC <= act.atC) return [];
-  const heat = lineOfAct(`${id}.heat`, {
+  const heat: Act = {
     kind: 'heat',
     pass: act.pass,
     line: null,
@@ -95,18 +101,18 @@ function heatCure(batch: Batch, wait: CardAct, elapsed: number | null, id: strin
     toC,
     rampCPerMin: null,
     minutes: MORE_MINUTES / 2,
-  });
-  return [
-    { what: 'heat', toC, events: stepsThenWait(batch, wait, elapsed, id, [heat], { ...act, atC: toC }) },
-  ];
+  };
+  const events: Make = (elapsed, id) =>
+    stepsThenWait(batch, wait, elapsed, id, [lineOfAct(`${id}.heat`, heat)], { ...act, atC: toC });
+  return [{ what: 'heat', toC, events }];
 }
 
-function acidCure(batch: Batch, wait: CardAct, elapsed: number | null, id: string): Cure[] {
+function acidCure(batch: Batch, wait: CardAct): Cure[] {
   const acid = acidForClearing(batch);
   if (!acid) return [];
   const { pass } = wait.act;
   const { material, strengthPercent, add, measured } = acid;
-  const put = lineOfAct(`${id}.acid`, {
+  const put: Act = {
     kind: 'put',
     pass,
     line: null,
@@ -114,23 +120,12 @@ function acidCure(batch: Batch, wait: CardAct, elapsed: number | null, id: strin
     material: { kind: 'acid', acid: material, strengthPercent },
     amount: add.value,
     unit: add.unit as 'mL' | 'g',
-    into: { vessel: vesselOfWait(wait) ?? vesselOfPass(batch, pass) },
-  });
-  return [
-    {
-      what: 'acid',
-      material,
-      add,
-      measured,
-      events: stepsThenWait(batch, wait, elapsed, id, [put], wait.act),
-    },
-  ];
+    into: { vessel: isWait(wait.act) ? wait.act.vessel : vesselOfPass(batch, pass) },
+  };
+  const events: Make = (elapsed, id) =>
+    stepsThenWait(batch, wait, elapsed, id, [lineOfAct(`${id}.acid`, put)], wait.act);
+  return [{ what: 'acid', material, add, measured, events }];
 }
-
-const vesselOfWait = ({ act }: CardAct): string | null =>
-  act.kind === 'hold' || act.kind === 'stand' || act.kind === 'heat' || act.kind === 'cool'
-    ? act.vessel
-    : null;
 
 /** The hottest that all of the goods are set at as a rule, °C. */
 function hottestFor({ card, formulation }: Batch): number {

@@ -5,10 +5,9 @@ import type { Batch } from '../batch';
 import type { CardAct } from '../card';
 import { cardOf } from '../cardOf';
 import type { NewEvent } from '../newEvent';
-import { plannedDone } from '../standing';
 import { altered } from './alter';
 import { lastDyedIn, setIn } from './setWhere';
-import { toCome } from './toCome';
+import { isSetDone, toCome } from './toCome';
 
 const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose === 'set';
 
@@ -19,8 +18,7 @@ const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose ==
  */
 export function setOtherwise(batch: Batch, set: HeatSet, id: string): NewEvent {
   const { card, formulation } = batch;
-  const done = plannedDone(batch.events);
-  if (card.acts.some((line) => isSet(line) && line.act.kind === 'hold' && done.has(line.id)))
+  if (isSetDone(batch))
     throw new FieldError('set', 'It is set already. Add a step, such as another hold, where it needs more.');
   const told = { ...formulation, recipe: { ...formulation.recipe, set } };
   const planned = cardOf(told, planFormulation(told)).acts;

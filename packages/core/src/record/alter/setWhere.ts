@@ -1,9 +1,5 @@
-import type { Act } from '../../process/act';
+import { isWait } from '../../process/isWait';
 import type { CardAct } from '../card';
-
-/** Acts that are done to a vessel, whatever lies in it. */
-const atVessel = (act: Act): act is Extract<Act, { kind: 'heat' | 'hold' | 'stand' | 'cool' }> =>
-  act.kind === 'heat' || act.kind === 'hold' || act.kind === 'stand' || act.kind === 'cool';
 
 /** The vessel that the last of some lines lays goods into to dye them; undefined where none does. */
 export const lastDyedIn = (lines: readonly CardAct[]): string | undefined =>
@@ -21,7 +17,7 @@ export function setIn(
 ): CardAct[] {
   if (from === undefined || vessel === undefined || from === vessel) return [];
   return rest.flatMap((line): CardAct[] =>
-    line.act.pass === null && atVessel(line.act) && line.act.vessel === from
+    line.act.pass === null && isWait(line.act) && line.act.vessel === from
       ? [{ ...line, act: { ...line.act, vessel } }]
       : [],
   );

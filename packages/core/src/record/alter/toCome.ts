@@ -24,6 +24,12 @@ export function nextToCome(batch: Pick<Batch, 'card' | 'events'>): { line: CardA
   return { line, before: acts[first]?.id ?? line.id };
 }
 
+/** Whether goods were set: the hold of a set is done. */
+export function isSetDone({ card, events }: Pick<Batch, 'card' | 'events'>): boolean {
+  const done = plannedDone(events);
+  return card.acts.some(({ id, act }) => act.kind === 'hold' && act.purpose === 'set' && done.has(id));
+}
+
 /** The line that stands behind another on a card; null where that is the last. */
 export function lineAfter({ card }: Pick<Batch, 'card'>, id: string): string | null {
   return card.acts[card.acts.findIndex((line) => line.id === id) + 1]?.id ?? null;

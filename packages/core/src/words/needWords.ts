@@ -1,0 +1,40 @@
+import { isShort, type Need } from '../plan/needs';
+import { dyeName } from '../record/dyeTotals';
+import type { Dye } from '../shelf/dye';
+import type { Stock } from '../shelf/stock';
+import { formatAmount } from '../units/formatQuantity';
+
+/** What is needed, by its name. */
+export function needName(need: Need, dyes: readonly Dye[]): string {
+  switch (need.what) {
+    case 'jar':
+      return dyeName(need.dyeId, dyes);
+    case 'powder':
+      return `${dyeName(need.dyeId, dyes)} powder`;
+    case 'acid':
+      return need.label;
+    default:
+      return need.what;
+  }
+}
+
+/** What is needed as a line of a list; a jar that holds too little says so. */
+export function needWords(need: Need, dyes: readonly Dye[], stocks: readonly Stock[]): string {
+  const name = needName(need, dyes);
+  switch (need.what) {
+    case 'jar': {
+      const jar = stocks.find(({ id }) => id === need.stockId);
+      const of = jar ? `${name} ${formatAmount(jar.strengthPercent, '%')}` : name;
+      return isShort(need)
+        ? `! ${of}: ${formatAmount(need.needs, 'mL')} are due, the jar holds ${formatAmount(Math.max(0, need.holds), 'mL')}.`
+        : `${of}: ${formatAmount(need.needs, 'mL')}, the jar holds ${formatAmount(need.holds, 'mL')}`;
+    }
+    case 'powder':
+    case 'ice':
+      return `${name}: ${formatAmount(need.needs, 'g')}`;
+    case 'acid':
+      return `${name}: ${formatAmount(need.needs, need.unit)}`;
+    case 'water':
+      return `water: ${formatAmount(need.needs, 'mL')}`;
+  }
+}
