@@ -516,6 +516,8 @@ describe('what a look asks for', () => {
     // 10 mL per gram of 200 g are 2 L; 0.77 g/L of acetic acid in it are 1.54 g, 30.8 mL of 5 % vinegar.
     expect(lineOn(now, 'c.water').act).toMatchObject({ ml: 2000 });
     expect(lineOn(now, 'c.acid').act).toMatchObject({ amount: expect.closeTo(30.8, 6), unit: 'mL' });
+    // 15 to 20 min: common practice, no source.
+    expect(lineOn(now, 'c.stand').act).toMatchObject({ minutes: 20 });
     expect(title(now, 'c.water')).toBe('Run water for an acid soak');
     expect(title(now, 'c.stand')).toBe('Leave the goods in the acid soak');
     const done = ticked(now, ...ids(now).slice(ids(now).indexOf('c.water')));
