@@ -1,3 +1,4 @@
+import { FIBER_G_PER_ML } from '../materials/fiberDensity';
 import { threeFigures } from '../units/threeFigures';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
@@ -11,9 +12,6 @@ import { panArea } from './panArea';
 import type { MethodOf } from './settings';
 
 type Settings = MethodOf<'low immersion'>;
-
-/** Density of wool-like fiber, g/mL: Morton and Hearle, Physical Properties of Textile Fibres, wool 1.31, from memory. */
-const FIBER_G_PER_ML = 1.31;
 
 export const lowImmersion: Method<Settings> = {
   ...USUAL_WAY,

@@ -1,4 +1,5 @@
 import { FieldError } from '../../figure/fieldError';
+import { FIBER_G_PER_ML } from '../../materials/fiberDensity';
 import { broughtVessel, potRole } from '../../plan/brought';
 import type { Act, End } from '../../process/act';
 import { piecesAt } from '../../plan/liquids';
@@ -13,9 +14,6 @@ import { altered } from './alter';
 import { vesselOfGoods } from './goodsIn';
 import { lineOfAct } from './step';
 import { nextToCome, toCome } from './toCome';
-
-/** Room that a gram of dry fiber takes in a vessel, mL: wool of 1.31 g/mL (from memory). */
-const FIBER_ML_PER_GRAM = 1 / 1.31;
 
 /**
  * Everything that is in a vessel, and all that was still to be done in it, in another vessel. Before water was run it is
@@ -50,7 +48,7 @@ export function intoOtherVessel(
     const thing = broughtVessel(from, potRole(pot), pot);
     return altered('vessel', { about, pot, instead: [{ ...bring, act: { ...bring.act, thing } }] });
   }
-  const needs = ml + goods.reduce((sum, piece) => sum + piece.grams * FIBER_ML_PER_GRAM, 0);
+  const needs = ml + goods.reduce((sum, piece) => sum + piece.grams / FIBER_G_PER_ML, 0);
   if (needs > pot.capacityMl)
     throw new FieldError(
       'vessel',
