@@ -203,7 +203,7 @@ describe('passes and patterns', () => {
   });
   test('a pass from a pattern has ids of its own', () => {
     const pass = newPass('p', 'dip', SHELF, ids());
-    const again = passFromPattern({ id: 'x', name: 'Dip', pass, note: '', retired: false }, ids());
+    const again = passFromPattern({ pass }, ids());
     expect(again.id).not.toBe(pass.id);
     expect({ ...again, id: '', dyes: [] }).toEqual({ ...pass, id: '', dyes: [] });
   });
