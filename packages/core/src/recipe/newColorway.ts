@@ -118,7 +118,7 @@ function usualAcid(
 }
 
 /** Bath a pass begins with: shallow under powder, otherwise as large as in the pass before. */
-function usualBath(kind: MethodKind, before: Water | undefined): Water {
+export function usualBath(kind: MethodKind, before: Water | undefined): Water {
   if (kind === 'sprinkle' || kind === 'ice') return { basis: 'ratio', value: 8 };
   return before && before.basis !== 'kept' ? before : { basis: 'ratio', value: 30 };
 }

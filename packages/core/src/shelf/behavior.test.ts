@@ -2,7 +2,7 @@ import { BLUE, formulation, RED, SHELF } from '../../test/examples';
 import { premixSwatch } from '../recipe/premixSwatch';
 import { planFormulation } from '../plan/plan';
 import { noticeWords } from '../words/noticeWords';
-import { behaviorWords, UNKNOWN_BEHAVIOR, type Behavior } from './behavior';
+import { behaviorWords, neverClears, UNKNOWN_BEHAVIOR, type Behavior } from './behavior';
 import { dyeSchema } from './dye';
 
 const behaves = (changes: Partial<Behavior>): Behavior => ({ ...UNKNOWN_BEHAVIOR, ...changes });
@@ -10,6 +10,12 @@ const behaves = (changes: Partial<Behavior>): Behavior => ({ ...UNKNOWN_BEHAVIOR
 test('a dye of which nothing is known says nothing', () => {
   expect(behaviorWords(UNKNOWN_BEHAVIOR)).toEqual([]);
   expect(dyeSchema.parse({ id: 'd', name: 'Any', swatchHex: '#808080' }).behavior).toEqual(UNKNOWN_BEHAVIOR);
+});
+
+test('a tint that stayed is known of the dye from then on, once', () => {
+  const known = neverClears(behaves({ clears: 'clears', clearsMinutes: 40, clearsAtC: 85, bleeds: true }));
+  expect(known).toEqual(behaves({ clears: 'never', bleeds: true }));
+  expect(known && neverClears(known)).toBeNull();
 });
 
 test('all that can be known, in a few words each', () =>

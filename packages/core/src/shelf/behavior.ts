@@ -30,6 +30,10 @@ export const UNKNOWN_BEHAVIOR: Behavior = {
   deepestPercent: null,
 };
 
+/** What is known of a dye once its tint stayed in a bath; null where that is known already. */
+export const neverClears = (behavior: Behavior): Behavior | null =>
+  behavior.clears === 'never' ? null : { ...behavior, clears: 'never', clearsMinutes: null, clearsAtC: null };
+
 /** How a dye behaves, in a few words each; none where nothing is known of it. */
 export function behaviorWords(behavior: Behavior): string[] {
   const { strikes, clears, clearsMinutes, clearsAtC, bleeds, breaks, littleGoesFar, deepestPercent } =

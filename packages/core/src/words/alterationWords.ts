@@ -39,6 +39,8 @@ export function alterationWords(change: Alteration, reading: Reading): string {
       return set === null ? 'Set otherwise' : `Set by ${setMethodFacts(set.method).label}`;
     case 'not clear':
       return `The bath was not clear. Put in: ${titles(lines.length > 0 ? lines : instead)}`;
+    case 'pale inside':
+      return `The middle was pale. Put in: ${titles(lines)}`;
     case 'bled':
       return `It bled. Put in: ${titles(lines)}`;
     case 'learned':

@@ -4,12 +4,11 @@ import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
-import { formatAmount, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
+import { formatAmount, planOrWhy, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
 import { useColorways, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
 import { Tick } from '../parts/Tick';
-import { planOrWhy } from './usePlan';
 
 /** Every colorway as its yarn, with what it is made of in words. */
 export function ColorwaysScreen() {

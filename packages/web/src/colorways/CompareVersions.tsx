@@ -6,11 +6,17 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { comparePlans, dayOf, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
+import {
+  comparePlans,
+  dayOf,
+  planOrWhy,
+  type ColorwayOnList,
+  type Plan,
+  type ShelfResponse,
+} from '@ythrion/core';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
 import { ComparedValue } from '../parts/ComparedValue';
-import { planOrWhy } from './usePlan';
 
 export interface CompareVersionsProps {
   versions: readonly ColorwayOnList[];

@@ -4,15 +4,13 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate } from 'react-router';
 import {
-  firstFree,
   formatAmount,
   isShort,
   momentWords,
   needName,
   needsOf,
   needWords,
-  potNeedsMl,
-  resizeRecipe,
+  planTogether,
   vesselChoices,
   vesselClashes,
   vesselWords,
@@ -33,7 +31,6 @@ import { Sentence } from '../sentence/Sentence';
 import { SmallKey } from '../sentence/SmallKey';
 import { useBeginBatch, useColorways, useShelf } from '../studio/queries';
 import { beginning } from './beginning';
-import { planOrWhy } from './usePlan';
 
 /** Several batches of a day: what they need in one list, when they will be done, and all begun by one tap. */
 export function StartSeveralScreen() {
@@ -53,6 +50,13 @@ interface Row {
   potId: string | null;
 }
 
+interface PlannedRow {
+  row: Row;
+  colorway: ColorwayOnList;
+  toBegin: ToBegin | null;
+  problem: string | null;
+}
+
 function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList[]; shelf: ShelfResponse }) {
   const [first] = colorways;
   const [rows, setRows] = useState<Row[]>(() =>
@@ -61,7 +65,20 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
   const inUse = useInUse();
   const begin = useBeginBatch();
   const navigate = useNavigate();
-  const planned = useMemo(() => plannedRows(rows, colorways, shelf, inUse), [rows, colorways, shelf, inUse]);
+  const planned = useMemo(() => {
+    const asked = rows.flatMap((row) => {
+      const colorway = colorways.find(({ id }) => id === row.colorwayId);
+      return colorway ? [{ ...row, colorway }] : [];
+    });
+    return planTogether(asked, shelf, inUse).map(
+      ({ plan, formulation, problem, asked: { colorway, ...row } }): PlannedRow => ({
+        row,
+        colorway,
+        toBegin: plan === null ? null : { plan, formulation },
+        problem,
+      }),
+    );
+  }, [rows, colorways, shelf, inUse]);
   const ready = planned.flatMap(({ toBegin }) => toBegin ?? []);
   const needs = needsOf(ready, shelf.stockLeft);
   const clashes = vesselClashes(ready, inUse);
@@ -202,45 +219,6 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
       </Button>
     </Box>
   );
-}
-
-interface PlannedRow {
-  row: Row;
-  colorway: ColorwayOnList;
-  toBegin: ToBegin | null;
-  problem: string | null;
-}
-
-/** Each row planned, in the vessel that was chosen or the first that none before it takes. */
-function plannedRows(
-  rows: readonly Row[],
-  colorways: readonly ColorwayOnList[],
-  shelf: ShelfResponse,
-  inUse: ReadonlyMap<string, string>,
-): PlannedRow[] {
-  const taken = new Map(inUse);
-  for (const { potId } of rows) if (potId !== null && !taken.has(potId)) taken.set(potId, 'another of these');
-  return rows.flatMap((row): PlannedRow[] => {
-    const colorway = colorways.find(({ id }) => id === row.colorwayId);
-    if (!colorway) return [];
-    const whole = planOrWhy(colorway, shelf);
-    if (!whole.plan) return [{ row, colorway, toBegin: null, problem: whole.problem }];
-    const [line, ...others] = colorway.recipe.goods;
-    const recipe =
-      row.count !== null && line && row.count !== line.count
-        ? resizeRecipe(
-            colorway.recipe,
-            { kind: 'same depth', goods: [{ ...line, count: row.count, weighedGrams: null }, ...others] },
-            whole.plan,
-          )
-        : colorway.recipe;
-    const sized = planOrWhy({ ...colorway, recipe }, shelf);
-    const needs = sized.plan ? potNeedsMl(recipe, sized.plan) : 0;
-    const potId = row.potId ?? firstFree(vesselChoices(shelf.pots, taken, needs))?.id ?? null;
-    if (potId !== null) taken.set(potId, colorway.name);
-    const { plan, formulation, problem } = planOrWhy({ ...colorway, recipe: { ...recipe, potId } }, shelf);
-    return [{ row, colorway, toBegin: plan && formulation ? { plan, formulation } : null, problem }];
-  });
 }
 
 const doneAt = ({ plan }: ToBegin): string => {

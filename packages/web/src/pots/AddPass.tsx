@@ -5,11 +5,9 @@ import {
   addPass,
   methodFacts,
   METHOD_KINDS,
-  newPass,
   nextPass,
-  passFromPattern,
   SCHOOLS,
-  entryIn,
+  unplannedPass,
   type MethodKind,
   type Pass,
 } from '@ythrion/core';
@@ -33,36 +31,20 @@ export function AddPass({ batch, shelf, change, onDone }: ChangeProps) {
   const [kind, id] = [like.slice(0, like.indexOf(':')), like.slice(like.indexOf(':') + 1)];
   const isNew = kind === 'way';
   const made = (): Pass | null => {
-    const source =
+    const before = passes.at(-1);
+    if (isNew)
+      return unplannedPass(
+        { like: 'way', kind: id as MethodKind, dyeId, percent },
+        bath,
+        shelf,
+        newId,
+        before,
+      );
+    const pass =
       kind === 'pass'
-        ? passes.find((pass) => pass.id === id)
-        : kind === 'pattern'
-          ? patterns.find((pattern) => pattern.id === id)?.pass
-          : newPass(newId(), id as MethodKind, shelf, newId, passes.at(-1));
-    if (!source) return null;
-    const pass: Pass = passFromPattern({ pass: source }, newId);
-    const jar = shelf.stocks.find((stock) => stock.dyeId === dyeId && !stock.retired)?.id ?? null;
-    const [line] = pass.dyes;
-    return {
-      ...pass,
-      water:
-        bath === 'kept' && methodFacts(pass.method.kind).liquid === 'water'
-          ? { basis: 'kept' }
-          : pass.water.basis === 'kept'
-            ? { basis: 'ratio', value: 30 }
-            : pass.water,
-      dyes:
-        isNew && line
-          ? [
-              {
-                ...line,
-                dyeId,
-                entry: entryIn('depth', percent),
-                stockId: methodFacts(pass.method.kind).dry ? null : jar,
-              },
-            ]
-          : pass.dyes,
-    };
+        ? passes.find((one) => one.id === id)
+        : patterns.find((pattern) => pattern.id === id)?.pass;
+    return pass ? unplannedPass({ like: 'pass', pass }, bath, shelf, newId, before) : null;
   };
   const put = async (): Promise<void> => {
     const pass = made();

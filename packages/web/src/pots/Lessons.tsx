@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
 import {
   learn,
   lessonsOf,
@@ -77,9 +78,13 @@ function FromPot({
       </Box>
       <Button
         variant="contained"
+        sx={{ mr: 1 }}
         onClick={() => void change(() => lessons.map(({ event }) => event), `As in ${ahead.code}.`)}
       >
         The same here
+      </Button>
+      <Button component={Link} to={`/book/${ahead.id}`}>
+        Keep it as a version, in its record
       </Button>
     </Box>
   );

@@ -8,6 +8,7 @@ import {
   dyeName,
   formatAmount,
   minutesSince,
+  neverClears,
   notClear,
   onceMore,
   openLook,
@@ -21,6 +22,8 @@ import {
 } from '@ythrion/core';
 import { studioNowMs } from '../api/studioClock';
 import { FigureText } from '../parts/FigureText';
+import { say } from '../parts/say';
+import { usePutOnShelf } from '../studio/queries';
 import type { Change } from '../batch/useChange';
 
 interface LookAsksProps {
@@ -33,6 +36,7 @@ interface LookAsksProps {
 
 /** What a look found, and the next sensible thing to do about it, with its amount. */
 export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksProps) {
+  const putDye = usePutOnShelf('dyes');
   const look = openLook(batch);
   if (!look) return null;
   if (look.of === 'rinse') return <Bleeds batch={batch} answer={look.answer} change={change} />;
@@ -64,6 +68,18 @@ export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksP
       </Asks>
     );
   const { cures, next } = notClear(batch, wait);
+  const tints = async (dyeId: string): Promise<void> => {
+    const name = dyeName(dyeId, reading.dyes);
+    if (!(await change(() => tintStays(look.pass, name), `${name} stays in the bath.`))) return;
+    const dye = reading.dyes.find(({ id }) => id === dyeId);
+    const behavior = dye && neverClears(dye.behavior);
+    if (!dye || !behavior) return;
+    const known = { ...dye, behavior };
+    putDye.mutate(known, {
+      onSuccess: () => say(`${name} stays in the bath. Noted on the dye: it never quite clears.`),
+      onError: () => say(`${name} stays in the bath. The dye itself could not be reached to note it there.`),
+    });
+  };
   const dyes = dyesOf(batch, look.pass);
   return (
     <Asks
@@ -72,18 +88,15 @@ export function LookAsks({ batch, state, reading, change, onGoodsIn }: LookAsksP
     >
       {cures.map((cure) =>
         cure.what === 'accept' ? (
-          dyes.map((dyeId) => {
-            const name = dyeName(dyeId, reading.dyes);
-            return (
-              <Button
-                key={dyeId}
-                variant={next === 'accept' ? 'contained' : 'outlined'}
-                onClick={() => void change(() => tintStays(look.pass, name), `${name} stays in the bath.`)}
-              >
-                A tint stays: {name}
-              </Button>
-            );
-          })
+          dyes.map((dyeId) => (
+            <Button
+              key={dyeId}
+              variant={next === 'accept' ? 'contained' : 'outlined'}
+              onClick={() => void tints(dyeId)}
+            >
+              A tint stays: {dyeName(dyeId, reading.dyes)}
+            </Button>
+          ))
         ) : cure.what === 'spare' ? (
           <Button key="spare" variant={next === 'spare' ? 'contained' : 'outlined'} onClick={onGoodsIn}>
             A spare skein catches the rest

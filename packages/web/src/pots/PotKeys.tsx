@@ -15,8 +15,8 @@ import {
   looked,
   minutesSince,
   moreOfThis,
+  moreWords,
   MUST_ACKNOWLEDGE,
-  materialName,
   quantityFor,
   readingOf,
   RINSE_READINGS,
@@ -278,9 +278,7 @@ function WaitingKeys(props: KeysProps) {
   const { act } = line.line;
   const inBath = waitsInBath(line.line);
   const more = moreOfThis(batch, state.pass);
-  const much =
-    more &&
-    `${formatAmount(more.what.amount, more.what.unit)} of ${materialName(more.what.material, reading.dyes)}`;
+  const much = more && moreWords(more, reading);
   const look = (answer: string): void => {
     const seen = looked(act.pass, 'bath', answer);
     // A wait that lasts until the bath is clear is over once it is.

@@ -18,6 +18,7 @@ import {
   forecast,
   goodsWords,
   isOpen,
+  momentWords,
   openLook,
   openLines,
   potClock,
@@ -74,10 +75,11 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const shown = useDeferredValue(useMemo(() => ({ batch, view }), [batch, view]));
   const done = state.lines.filter(({ status }) => status === 'done');
   const toCome = state.lines.filter((line) => line.status !== 'done' && line !== state.current);
+  const likely = forecast(state, now);
   const step = { closed, now, reading, shelf, recorder, acknowledged: state.acknowledged };
   return (
     <Box sx={{ maxWidth: 760, mx: 'auto', pb: { xs: 0, sm: 3 } }}>
-      <Head {...shown} now={now} />
+      <Head {...shown} now={now} done={closed ? null : likely.done} />
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
       {!closed && batch.colorwayId !== null && (
@@ -116,7 +118,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           <ToCome
             batch={batch}
             lines={toCome}
-            at={forecast(state, now).at}
+            at={likely.at}
             reading={reading}
             recorder={recorder}
             change={change}
@@ -170,7 +172,12 @@ interface Shown {
 }
 
 /** Which pot this is, how full, and what its clock says. */
-const Head = memo(function Head({ batch, view: { state, level }, now }: Shown & { now: number }) {
+const Head = memo(function Head({
+  batch,
+  view: { state, level },
+  now,
+  done,
+}: Shown & { now: number; /** When all of it is likely to be done, ISO 8601. */ done: string | null }) {
   const clock = potClock(state, now);
   const passNow = state.current?.line.act.pass ?? state.pass;
   return (
@@ -201,6 +208,11 @@ const Head = memo(function Head({ batch, view: { state, level }, now }: Shown & 
         >
           {state.closed !== null ? 'Closed.' : clock.due ? `Due now, ${clock.text}` : clock.text}
         </Typography>
+        {done !== null && (
+          <Typography variant="body2" color="text.secondary">
+            all done about {momentWords(done, now)}
+          </Typography>
+        )}
       </Box>
       <Button component={Link} to={`/book/${batch.id}`}>
         Record

@@ -1,7 +1,4 @@
-import fc from 'fast-check';
-import { comesIn, totals } from '../../../test/conserved';
 import {
-  BENCH_TOOLS,
   depth,
   formulation,
   goodsLine,
@@ -11,96 +8,27 @@ import {
   SHELF,
   SILK,
   SYRINGE_AND_CYLINDER,
-  WOOL,
 } from '../../../test/examples';
-import { AT, begin, begunBatch, event, lineOn, strike, tick } from '../../../test/records';
-import { anyRecipe } from '../../../test/wholeRange';
-import { FieldError } from '../../figure/fieldError';
-import { actSchema } from '../../process/act';
-import { apply } from '../../process/apply';
+import { begin, begunBatch, lineOn, strike, tick } from '../../../test/records';
 import { depths } from '../../process/depths';
-import { emptyState } from '../../process/state';
 import { methodFacts } from '../../method';
 import { formulate } from '../../recipe/materials';
 import { potSchema } from '../../shelf/pot';
-import type { Pass, Recipe } from '../../recipe/recipe';
-import { lineWords } from '../../words/lineWords';
-import { eventWords } from '../../words/eventWords';
+import type { Pass } from '../../recipe/recipe';
 import { doneAgain } from '../again/doneAgain';
 import type { Batch } from '../batch';
-import { cardLines } from '../cardLines';
-import type { Event } from '../event';
 import { foldRecord } from '../foldRecord';
-import type { NewEvent } from '../newEvent';
 import { recordState } from '../recordState';
-import { lookAct } from '../unplanned';
 import { addPass, nextPass } from './addPass';
 import { asItStands } from './asItStands';
-import { bledCure, curesOf } from './bled';
 import { goodsIn } from './goodsIn';
 import { leaveOut, leaveOutPass } from './leaveOut';
 import { longer, onceMore } from './longer';
-import { notClear } from './notClear';
 import { doNext, passEarlier } from './order';
 import { intoOtherVessel } from './otherVessel';
 import { setOtherwise } from './setOtherwise';
-import { stepNext } from './step';
 import { toCome } from './toCome';
-
-const after = (minutes: number): string => new Date(Date.parse(AT) + minutes * 60_000).toISOString();
-
-/** A batch with more events, each a minute after the one before, and its card as it then stands. */
-function then(batch: Batch, ...more: (Event | NewEvent)[]): Batch {
-  const from = batch.events.length;
-  const events = [
-    ...batch.events,
-    ...more.map((one, i) => event({ ...one, id: `n${from + i}`, at: after(from + i), count: from + i + 1 })),
-  ];
-  return asItStands({ ...batch, events }, events);
-}
-/** Lines of the card done one after the other, as planned. */
-const ticked = (batch: Batch, ...ids: string[]): Batch =>
-  ids.reduce((now, id) => then(now, { ...tick(now, id) }), batch);
-
-const ids = ({ card }: Batch): string[] => cardLines(card).map(({ id }) => id);
-const title = (batch: Batch, id: string): string =>
-  lineWords(lineOn(batch, id), { batch, dyes: SHELF.dyes }).title;
-const said = (batch: Batch): string => {
-  const last = batch.events.at(-1);
-  return last ? eventWords(last, { batch, dyes: SHELF.dyes }, batch.events) : '';
-};
-const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof FieldError) return error.message;
-    throw error;
-  }
-  return 'nothing refused';
-};
-
-const PASS = {
-  method: { kind: 'immersion' },
-  dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'blue-1' }],
-  water: { basis: 'ratio', value: 30 },
-  acids: [{ material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' }],
-  heat: { rampCPerMin: 1.5, temperatureC: 85, minutes: 20 },
-} as const;
-const pass = (id: string, changes: object = {}) => ({
-  ...PASS,
-  id,
-  dyes: [{ ...PASS.dyes[0], id: `${id}d` }],
-  ...changes,
-});
-const threePasses = (changes: object = {}): Batch =>
-  begunBatch({
-    ...formulate(
-      'Three',
-      recipe({ passes: [pass('p1'), pass('p2'), pass('p3')] as never, ...changes }),
-      { ...SHELF, tools: BENCH_TOOLS },
-      POT,
-    ),
-  });
+import { after, ids, pass, refusal, said, then, threePasses, ticked, title } from '../../../test/atThePot';
 
 describe('a wait', () => {
   test('is made longer while its clock runs, and is due later; dyed again it is as long', () => {
@@ -334,6 +262,15 @@ describe('another vessel', () => {
   });
 });
 
+test('what goes on in an oven is set there', () => {
+  const batch = ticked(threePasses(), 'p3.hold');
+  const oven = potSchema.parse({ id: 'o', name: 'Old oven', kind: 'oven', capacityMl: 30_000 });
+  const now = then(batch, intoOtherVessel(batch, 'p3', oven, 'o'));
+  expect(said(now)).toBe('Set by low oven');
+  // An oven heats what stands in it to the studio's usual 93 °C for 45 min, common practice, no source.
+  expect(lineOn(now, 'o.hold.set').act).toMatchObject({ kind: 'hold', atC: 93 });
+});
+
 test('it is set in the oven instead, while that is to come', () => {
   const batch = ticked(threePasses(), 'p3.hold');
   const oven = heatSet({ method: 'oven', temperatureC: 93, minutes: 30, coolMinutes: 90 });
@@ -383,236 +320,4 @@ describe('a pass that nobody had planned', () => {
     const set = ticked(threePasses(), 'hold.set');
     expect(refusal(() => addPass(set, { pass: glaze, before: null }, SHELF))).toMatch(/Dye over them/);
   });
-});
-
-describe('what a look asks for', () => {
-  const waited = (): Batch =>
-    ticked(
-      threePasses(),
-      'p1.stand.soak',
-      'p1.run.bath',
-      'p1.dye.p1d',
-      'p1.acid.bath',
-      'p1.place.goods',
-      'p1.heat',
-      'p1.hold',
-    );
-
-  test('a bath that does not clear gets time, then heat, then acid, then a spare, then peace', () => {
-    let batch = waited();
-    const tried: string[] = [];
-    for (let i = 0; i < 3; i += 1) {
-      const { cures, next } = notClear(batch, lineOn(batch, 'p1.hold'));
-      expect(cures.map(({ what }) => what)).toEqual(
-        ['time', 'heat', 'acid', 'spare', 'accept'].filter((what) =>
-          cures.some((cure) => cure.what === what),
-        ),
-      );
-      tried.push(next);
-      const cure = cures.find(({ what }) => what === next);
-      if (cure && 'events' in cure) batch = then(batch, ...cure.events(null, `x${i}`));
-    }
-    expect(tried).toEqual(['time', 'heat', 'acid']);
-    expect(notClear(batch, lineOn(batch, 'p1.hold')).next).toBe('spare');
-    expect(lineOn(batch, 'x1.heat').act).toMatchObject({ toC: 90 });
-    expect(ids(batch)).toEqual(expect.arrayContaining(['x0.again', 'x1.again', 'x2.acid', 'x2.again']));
-  });
-
-  test('heat while a wait runs ends it as long as it was, and another follows', () => {
-    const before = ticked(threePasses(), 'p1.run.bath', 'p1.dye.p1d', 'p1.place.goods', 'p1.heat');
-    const batch = then(before, begin(before, 'p1.hold'));
-    const heat = notClear(batch, lineOn(batch, 'p1.hold')).cures.find(({ what }) => what === 'heat');
-    const now = then(batch, ...(heat && 'events' in heat ? heat.events(12, 'h') : []));
-    expect(
-      recordState(now, now.events, []).lines.find(({ line }) => line.id === 'p1.hold')?.done[0]?.act,
-    ).toMatchObject({ minutes: 12 });
-    expect(ids(now).slice(ids(now).indexOf('p1.hold'), ids(now).indexOf('p1.hold') + 3)).toEqual([
-      'p1.hold',
-      'h.heat',
-      'h.again',
-    ]);
-    expect(lineOn(now, 'h.again').act).toMatchObject({ atC: 90, minutes: 10 });
-  });
-
-  test('the acid is what the charge balance asks for, solved in another way', () => {
-    const batch = waited();
-    // Acetic acid: pKa 4.756 (CRC Handbook). 1 g/L in 6 L; half a pH sourer than the 4.6 that was measured. Bisection over the
-    // total acid of the sum of charges, with the base fixed by the pH before.
-    const measured = then(
-      batch,
-      event({
-        kind: 'act',
-        planned: null,
-        act: {
-          kind: 'look',
-          pass: 'p1',
-          line: null,
-          purpose: null,
-          of: 'bath',
-          vessel: null,
-          answer: 'pH 4.6',
-          reading: { ph: 4.6, celsius: null, levelMl: null },
-        },
-        written: '',
-        note: '',
-      }),
-    );
-    const due = notClear(measured, lineOn(measured, 'p1.hold')).cures.find(({ what }) => what === 'acid');
-    if (due?.what !== 'acid') throw new Error('no acid due');
-    const KA = 10 ** -4.756;
-    const LITERS = 6.0;
-    const ionized = (pH: number): number => KA / (KA + 10 ** -pH);
-    const free = (pH: number): number => 10 ** -pH - 10 ** (pH - 14);
-    const before = 1 / 60.052;
-    const base = before * ionized(4.6) - free(4.6);
-    let [low, high] = [0, 10];
-    for (let i = 0; i < 200; i += 1) {
-      const middle = (low + high) / 2;
-      if (middle * ionized(4.1) - free(4.1) < base) low = middle;
-      else high = middle;
-    }
-    const grams = (low - before) * LITERS * 60.052;
-    expect(due.measured).toBe(true);
-    // Never more than went in already: 6 g of acetic acid, 120 mL of 5 % vinegar.
-    expect(grams / 0.05).toBeGreaterThan(120);
-    expect(due.add.value).toBeCloseTo(120, 6);
-    // From pH 4.3 half a step is 3.8; at 4.9 it is 4.4, which asks for less than went in.
-    const milder = then(
-      batch,
-      ...measured.events
-        .slice(-1)
-        .map((one) => ({ ...one, act: lookAct('p1', 'bath', 'pH 4.9', 4.9) }) as never),
-    );
-    const less = notClear(milder, lineOn(milder, 'p1.hold')).cures.find(({ what }) => what === 'acid');
-    if (less?.what !== 'acid') throw new Error('no acid due');
-    const from = before * ionized(4.9) - free(4.9);
-    [low, high] = [0, 10];
-    for (let i = 0; i < 200; i += 1) {
-      const middle = (low + high) / 2;
-      if (middle * ionized(4.4) - free(4.4) < from) low = middle;
-      else high = middle;
-    }
-    const milliliters = ((low - before) * LITERS * 60.052) / 0.05;
-    expect(Math.min(120, milliliters)).toBeLessThanOrEqual(120);
-    expect(less.add.value / Math.min(120, milliliters)).toBeGreaterThan(0.9);
-    expect(less.add.value / Math.min(120, milliliters)).toBeLessThan(1.1);
-  });
-
-  test('goods that bleed get an acid soak, the set and a rinse once more, and dyed again they do not', () => {
-    const batch = ticked(waited(), 'hold.set', 'cool', 'rinse');
-    const now = then(batch, bledCure(batch, 'c'));
-    expect(ids(now).slice(ids(now).indexOf('rinse'))).toEqual([
-      'rinse',
-      'c.water',
-      'c.acid',
-      'c.place',
-      'c.stand',
-      'c.heat',
-      'c.hold.set',
-      'c.cool',
-      'c.rinse',
-      'dry',
-    ]);
-    // 10 mL per gram of 200 g are 2 L; 0.77 g/L of acetic acid in it are 1.54 g, 30.8 mL of 5 % vinegar.
-    expect(lineOn(now, 'c.water').act).toMatchObject({ ml: 2000 });
-    expect(lineOn(now, 'c.acid').act).toMatchObject({ amount: expect.closeTo(30.8, 6), unit: 'mL' });
-    // 15 to 20 min: common practice, no source.
-    expect(lineOn(now, 'c.stand').act).toMatchObject({ minutes: 20 });
-    expect(title(now, 'c.water')).toBe('Run water for an acid soak');
-    expect(title(now, 'c.stand')).toBe('Leave the goods in the acid soak');
-    const done = ticked(now, ...ids(now).slice(ids(now).indexOf('c.water')));
-    expect(foldRecord(done).leftOut).toEqual([]);
-    const { repeated, left } = doneAgain(foldRecord(done).toTheEnd, done.card, curesOf(done.events));
-    expect(repeated.some(({ id }) => id.startsWith('c.'))).toBe(false);
-    expect(left.filter(({ why }) => why === 'cure').map(({ id }) => id)).toContain('c.acid');
-  });
-});
-
-/** A batch of a recipe; null where it cannot be planned at all. */
-function batchOf(any: Recipe): Batch | null {
-  try {
-    return begunBatch(formulate('x', any, SHELF, POT));
-  } catch {
-    return null;
-  }
-}
-
-test('whatever is changed at the pot, nothing is lost and nothing comes from nowhere', () => {
-  const changes = fc.array(fc.tuple(fc.nat(8), fc.nat(40), fc.nat(6)), { minLength: 1, maxLength: 6 });
-  let applied = 0;
-  fc.assert(
-    fc.property(anyRecipe, changes, (any, list) => {
-      let batch = batchOf(any);
-      if (!batch?.card.acts.every(({ act }) => actSchema.safeParse(act).success)) return;
-      for (const [i, [what, which, done]] of list.entries()) {
-        for (let n = 0; n < done; n += 1) {
-          const { current } = recordState(batch, batch.events, []);
-          if (current) batch = ticked(batch, current.line.id);
-        }
-        const lines = toCome(batch).filter(({ quiet }) => !quiet);
-        const line = lines[which % Math.max(1, lines.length)];
-        const now: Batch = batch;
-        if (!line) continue;
-        const id = `x${i}`;
-        const works: (() => NewEvent[])[] = [
-          () => [longer(line, 5)],
-          () => [onceMore(now, line, 5, id)],
-          () => [leaveOut(now, line.id)],
-          () => [leaveOutPass(now, line.act.pass ?? '')],
-          () => [doNext(now, line.id)],
-          () =>
-            goodsIn(now, line.act.pass, {
-              line: goodsLine({ id, baseId: 'wool', count: 1, gramsEach: 80, catchUp: which % 2 === 0 }),
-              base: WOOL,
-              from: null,
-            }),
-          () => [
-            intoOtherVessel(
-              now,
-              line.act.pass,
-              potSchema.parse({ id, name: 'Other', capacityMl: 50_000 }),
-              id,
-            ),
-          ],
-          () => [bledCure(now, id)],
-          () => [
-            stepNext(
-              now,
-              { kind: 'handle', pass: null, line: null, purpose: null, goods: [], what: 'turn', lies: null },
-              id,
-            ),
-          ],
-        ];
-        // An event refuses nothing at all, and amounts beyond all that a bench holds.
-        if (!actSchema.safeParse(line.act).success) return;
-        try {
-          batch = then(now, ...(works[what] as () => NewEvent[])());
-          applied += 1;
-        } catch (error) {
-          if (!(error instanceof FieldError)) throw error;
-        }
-      }
-      const { acts } = foldRecord(batch);
-      const { water, place } = batch.formulation;
-      let state = emptyState(
-        { tapC: place.tapC, roomC: place.roomC, alkalinityMgPerL: water.alkalinityMgPerL },
-        batch.card.passes.map(({ id }) => id),
-      );
-      const came: Record<string, number> = { ...totals(state) };
-      for (const act of acts) {
-        for (const [name, much] of Object.entries(comesIn(act.act, state, water.alkalinityMgPerL)))
-          came[name] = (came[name] ?? 0) + much;
-        state = apply(state, act).state;
-      }
-      const there = totals(state);
-      for (const name of Object.keys({ ...came, ...there })) {
-        const [one, other] = [came[name] ?? 0, there[name] ?? 0];
-        expect(Math.abs(one - other)).toBeLessThanOrEqual(1e-6 * Math.max(1, Math.abs(one)));
-      }
-      // Ids stay one of a kind, and what was done is still on the card.
-      expect(new Set(batch.card.acts.map(({ id }) => id)).size).toBe(batch.card.acts.length);
-    }),
-    { numRuns: 150 },
-  );
-  expect(applied).toBeGreaterThan(150);
 });

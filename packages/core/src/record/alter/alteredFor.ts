@@ -20,6 +20,8 @@ export const ALTERED_FOR = [
   'set',
   /** The bath was not clear. */
   'not clear',
+  /** The middle of the goods was pale. */
+  'pale inside',
   /** The rinse bled. */
   'bled',
   /** What another pot taught. */

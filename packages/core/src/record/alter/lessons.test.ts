@@ -9,6 +9,8 @@ import { dropped } from '../dropped';
 import type { Event } from '../event';
 import { foldRecord } from '../foldRecord';
 import { ledgerOf } from '../jarLedger';
+import { METRIC, USUAL_HABITS } from '../../shelf/habits';
+import { moreWords } from '../../words/moreWords';
 import { moreOfThis } from '../moreOfThis';
 import type { NewEvent } from '../newEvent';
 import { openLook } from '../openLook';
@@ -170,6 +172,20 @@ test('more of this is the last dye or acid once more', () => {
     expect.objectContaining({ stockId: 'blue-1', ml: 45 }),
   ]);
   expect(moreOfThis(potOf('b1', 2), 'p1')).toBeNull();
+});
+
+test('more of this is said as it went in: as it was typed, by the spoon, or in mL', () => {
+  const pot = potOf('b1', 2);
+  const words = (written: string, spoons: boolean): string => {
+    const done = then(pot, { ...tick(pot, 'p1.dye.p1d', { amount: 44.36 }), written } as Event);
+    const more = moreOfThis(done, 'p1');
+    const habits = { ...USUAL_HABITS, shown: { ...METRIC, pours: 'spoons' as const } };
+    const studio = spoons ? { spoons: 'US' as const, habits, citricGramsPerTeaspoon: 4 } : undefined;
+    return more ? moreWords(more, { batch: done, dyes: SHELF.dyes, studio }) : '';
+  };
+  expect(words('3 tbsp', false)).toBe('3 tbsp of Vault Blue 1 %');
+  expect(words('', false)).toBe('44.4 mL of Vault Blue 1 %');
+  expect(words('', true)).toBe('3 tbsp of Vault Blue 1 %');
 });
 
 test('a batch that is dropped gives back what it took, and is closed', () => {

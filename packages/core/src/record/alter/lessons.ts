@@ -54,6 +54,7 @@ const GENERAL: readonly Alteration['why'][] = [
   'pass',
   'set',
   'not clear',
+  'pale inside',
 ];
 
 /**

@@ -67,6 +67,7 @@ export function notClear(batch: Batch, wait: CardAct): NotClear {
 
 /** What is done, and then another wait; one that runs is over first. */
 function stepsThenWait(
+  why: 'not clear' | 'pale inside',
   batch: Batch,
   wait: CardAct,
   elapsed: number | null,
@@ -83,7 +84,7 @@ function stepsThenWait(
   };
   return [
     ...(elapsed === null ? [] : [lineDone(wait, { minutes: elapsed })]),
-    altered('not clear', { lines: [...lines, again], before }),
+    altered(why, { lines: [...lines, again], before }),
   ];
 }
 
@@ -103,7 +104,10 @@ function heatCure(batch: Batch, wait: CardAct): Cure[] {
     minutes: MORE_MINUTES / 2,
   };
   const events: Make = (elapsed, id) =>
-    stepsThenWait(batch, wait, elapsed, id, [lineOfAct(`${id}.heat`, heat)], { ...act, atC: toC });
+    stepsThenWait('not clear', batch, wait, elapsed, id, [lineOfAct(`${id}.heat`, heat)], {
+      ...act,
+      atC: toC,
+    });
   return [{ what: 'heat', toC, events }];
 }
 
@@ -123,7 +127,7 @@ function acidCure(batch: Batch, wait: CardAct): Cure[] {
     into: { vessel: isWait(wait.act) ? wait.act.vessel : vesselOfPass(batch, pass) },
   };
   const events: Make = (elapsed, id) =>
-    stepsThenWait(batch, wait, elapsed, id, [lineOfAct(`${id}.acid`, put)], wait.act);
+    stepsThenWait('not clear', batch, wait, elapsed, id, [lineOfAct(`${id}.acid`, put)], wait.act);
   return [{ what: 'acid', material, add, measured, events }];
 }
 
@@ -168,5 +172,5 @@ export function paleInside(batch: Batch, wait: CardAct, elapsed: number | null, 
     what: 'turn',
     lies: null,
   });
-  return stepsThenWait(batch, wait, elapsed, id, [turn], wait.act);
+  return stepsThenWait('pale inside', batch, wait, elapsed, id, [turn], wait.act);
 }

@@ -10,14 +10,24 @@ import type { CardAct } from '../card';
 import { foldRecord } from '../foldRecord';
 import type { NewEvent } from '../newEvent';
 import { vesselOfPass } from '../unplanned';
+import type { SetMethod } from '../../heat/setMethods';
+import { usualSet } from '../../recipe/usualSet';
 import { altered } from './alter';
 import { vesselOfGoods } from './goodsIn';
+import { setOtherwise } from './setOtherwise';
 import { lineOfAct } from './step';
 import { nextToCome, toCome } from './toCome';
 
+/** What goes into these goes in to be set, in its own vessel or wrapped: nothing is poured over. */
+const SETS_BY: Partial<Record<Pot['kind'], SetMethod>> = {
+  oven: 'oven',
+  microwave: 'microwave',
+  steamer: 'steam',
+};
+
 /**
  * Everything that is in a vessel, and all that was still to be done in it, in another vessel. Before water was run it is
- * only another vessel that the batch begins in.
+ * only another vessel that the batch begins in. What goes into an oven, a microwave or a steamer is set there.
  * @param batch as it stands @param pass the one being dyed @param id names what comes in
  * @param busy the batch that dyes in it now, in words; null for none
  * @throws FieldError where it does not fit, or the vessel is taken
@@ -34,6 +44,8 @@ export function intoOtherVessel(
       'vessel',
       `${pot.name} is taken by ${busy}. Choose another, or wait until it is free.`,
     );
+  const setsBy = SETS_BY[pot.kind];
+  if (setsBy) return setOtherwise(batch, usualSet(setsBy), id);
   const { now } = foldRecord(batch);
   const from = vesselOfGoods(now) ?? vesselOfPass(batch, pass);
   const rest = toCome(batch);

@@ -1,0 +1,44 @@
+import { FieldError } from '../figure/fieldError';
+import { formulateColorway, type Shelf } from '../recipe/materials';
+import type { Colorway, Formulation } from '../recipe/recipe';
+import { firstFree, vesselChoices } from '../shelf/vesselChoices';
+import type { PlanContext } from './notices';
+import { planFormulation } from './plan';
+import type { Plan } from './planTypes';
+import { potNeedsMl } from './potNeeds';
+
+/** What a plan is made from: a colorway, saved or still being written. */
+export type Planned = Pick<Colorway, 'name' | 'recipe' | 'asWritten'>;
+
+/** A plan, or why there is none. */
+export type PlanOrWhy =
+  | { plan: Plan; formulation: Formulation; problem: null }
+  | { plan: null; formulation: null; problem: string };
+
+/** The plan of a colorway, or why there is none: what was saved once may not be possible with the shelf of today. */
+export function planOrWhy(colorway: Planned, shelf: Shelf, context: PlanContext = {}): PlanOrWhy {
+  try {
+    const formulation = formulateColorway(colorway, shelf);
+    return { formulation, plan: planFormulation(formulation, context), problem: null };
+  } catch (error) {
+    if (!(error instanceof FieldError)) throw error;
+    return { plan: null, formulation: null, problem: error.message };
+  }
+}
+
+/**
+ * The plan of a colorway in the vessel that it names or, where it names none, in the first that is free and large enough.
+ * @param inUse names of the batches that stand in vessels, by the vessel's id
+ */
+export function planInFirstFree(
+  colorway: Planned,
+  shelf: Shelf,
+  inUse: ReadonlyMap<string, string>,
+  context: PlanContext = {},
+): PlanOrWhy {
+  const { recipe } = colorway;
+  const first = planOrWhy(colorway, shelf, context);
+  if (recipe.potId !== null || !first.plan) return first;
+  const pot = firstFree(vesselChoices(shelf.pots ?? [], inUse, potNeedsMl(recipe, first.plan)));
+  return pot ? planOrWhy({ ...colorway, recipe: { ...recipe, potId: pot.id } }, shelf, context) : first;
+}
