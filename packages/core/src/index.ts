@@ -159,6 +159,7 @@ export * from './record/open/openBatch';
 export * from './record/open/readNotebook';
 export * from './record/open/passFromNote';
 export * from './record/open/sourceChanged';
+export * from './record/open/wentInto';
 export * from './record/phAdvice';
 export * from './record/openLook';
 export * from './record/questions';

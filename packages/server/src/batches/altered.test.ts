@@ -116,6 +116,24 @@ test('goods that come in change the weight, the bases and the depth in the Book,
   expect(await row()).toMatchObject({ wogGrams: 200, dosPercent: 1 });
 });
 
+test('the batch that goods came from says where they went, until that is taken back', async () => {
+  const laid = (await now()).card.acts.find(({ id }) => id === 'p1.place.goods');
+  if (!laid) throw new Error('no goods');
+  await enter([{ kind: 'act', planned: 'p1.place.goods', act: laid.act, written: '', note: '' }]);
+  await request(studio.app).post('/api/batches').send(begin('b0')).expect(201);
+  const went = async (): Promise<unknown> =>
+    (await request(studio.app).get('/api/batches/b0/went-into').expect(200)).body;
+  expect(await went()).toEqual([]);
+  const line = goodsLineSchema.parse({ ...newGoodsLine('g2', SILK), count: 4 });
+  const ids = await enter(goodsIn(await now(), 'p1', { line, base: SILK, from: 'b0' }));
+  const { code, name } = await now();
+  expect(await went()).toEqual([{ id: 'b1', code, name, gave: { what: 'goods', names: ['Pendant Silk'] } }]);
+  // Nor does a batch go into itself, or goods into one that only has a like name.
+  expect((await request(studio.app).get('/api/batches/b1/went-into').expect(200)).body).toEqual([]);
+  await enter(ids.toReversed().map((event) => ({ kind: 'struck', event, why: '' })));
+  expect(await went()).toEqual([]);
+});
+
 test('a change that would do another thing under a known name is refused, and changes nothing', async () => {
   const batch = await now();
   const acid = batch.card.acts.find(({ id }) => id === 'p1.acid.bath');

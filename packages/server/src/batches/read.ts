@@ -126,7 +126,7 @@ const eventTexts = async (storage: Storage, batchId: string, transaction?: Trans
     )
   ).map(({ body }) => body);
 
-function select<T extends object>(
+export function select<T extends object>(
   storage: Pick<Storage, 'sequelize'>,
   sql: string,
   replacements: unknown[],

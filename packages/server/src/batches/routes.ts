@@ -16,6 +16,7 @@ import { bookPage } from './book';
 import { beginOpen } from './open';
 import { addEvent } from './events';
 import { readBatch, runningBatches } from './read';
+import { wentInto } from './wentInto';
 
 /** The Book and what is wet now: begin a batch, add to its record, look it up. */
 export function batchRoutes(storage: Storage): Router {
@@ -36,6 +37,10 @@ export function batchRoutes(storage: Storage): Router {
     await sayCursor(response);
     response.json(await readBatch(storage, request.params.id));
   });
+  router.get(
+    `${API.batches}/:id/went-into`,
+    async (request, response) => void response.json(await wentInto(storage, request.params.id)),
+  );
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);
     response.status(201).json(await storage.write((transaction) => beginBatch(storage, begin, transaction)));

@@ -34,7 +34,7 @@ import { CloseBatch } from '../batch/CloseBatch';
 import { Doubts } from '../batch/Doubts';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
-import { CameFrom } from './CameFrom';
+import { CameFrom, WentInto } from './CameFrom';
 import { KeepVersion } from './KeepVersion';
 import { TrueParts } from './TrueParts';
 
@@ -188,6 +188,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             . {open ? 'Begun without a plan.' : `Set by ${setMethodFacts(set.method).label}.`}
           </Typography>
           <CameFrom batch={batch} dyes={reading.dyes} recorder={recorder} />
+          <WentInto batchId={batch.id} />
           <KeepVersion batch={batch} version={actual.version} reading={reading} />
           {!open && <AgainstPlan departures={departures} />}
           {state.closed && <AskedLines questions={actual.questions} reading={reading} recorder={recorder} />}

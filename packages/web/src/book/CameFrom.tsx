@@ -14,7 +14,7 @@ import {
   type Batch,
   type Dye,
 } from '@ythrion/core';
-import { useBatch } from '../studio/queries';
+import { useBatch, useWentInto } from '../studio/queries';
 import type { Recorder } from '../batch/useRecord';
 
 /** What a batch has of earlier ones: the bath it was begun in, and what its goods had on them. */
@@ -92,5 +92,22 @@ function Goods({ name, from, dyes }: { name: string; from: string; dyes: readonl
         `, with ${found.map(({ dyeName, dos }) => `${depthWords(dos.value)} ${dyeName}`).join(', ')} on it already`}
       .
     </Typography>
+  );
+}
+
+/** What later batches have of one: its goods that went on there, and its bath. */
+export function WentInto({ batchId }: { batchId: string }) {
+  const into = useWentInto(batchId).data ?? [];
+  if (into.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Into later batches" sx={{ mt: 1.5 }}>
+      <Typography variant="h2">Into later batches</Typography>
+      {into.map(({ id, code, name, gave }) => (
+        <Typography key={`${id} ${gave.what}`}>
+          {gave.what === 'bath' ? 'Its bath' : gave.names.join(', ')} went into{' '}
+          <Link to={`/book/${id}`}>batch {code}</Link>, {name}.
+        </Typography>
+      ))}
+    </Box>
   );
 }

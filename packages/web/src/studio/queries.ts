@@ -27,6 +27,7 @@ import {
   type ShelfResponse,
   type Studio,
   type StudioDocument,
+  type WentInto,
 } from '@ythrion/core';
 import { ask, Refused } from '../api/client';
 import { outbox } from '../outbox/thisDevice';
@@ -96,6 +97,12 @@ export function useBatch(id: string) {
   const data = useMemo(() => batch && asTheyStand(withHeard(batch, entries)), [batch, entries]);
   return { data, error: query.error };
 }
+/** What a batch gave to later ones. */
+export const useWentInto = (id: string) =>
+  useQuery({
+    queryKey: [...KEYS.batches, 'went into', id],
+    queryFn: () => ask<WentInto[]>(`${API.batches}/${id}/went-into`),
+  });
 /** A batch with its card as it stands after what was changed at the pot. */
 const asTheyStand = (batch: BatchResponse): BatchResponse => asItStands(batch, batch.events);
 /** A page of the Book. What is asked for is given as the schema of the request reads it. */
