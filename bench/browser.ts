@@ -7,9 +7,10 @@ import { chromium, type Page } from '@playwright/test';
 import type { Colorway } from '@ythrion/core';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import type { Measure } from './bench';
+import { cardTimes } from './card';
+import { FRAME_MS, framesWhile, share } from './frames';
 import { tapTimes } from './tap';
 
-const FRAME_MS = 1000 / 60;
 const KEYSTROKES = 60;
 
 /** The plan in a real browser, and what a keystroke costs there on a colorway of one pass and of twelve. */
@@ -43,6 +44,7 @@ export async function browserTimes(root: string): Promise<Measure[]> {
       ...(await typing(page, `${url}/colorways/green-bronze`, 'Depth', 'one pass')),
       ...(await typing(page, `${url}/colorways/twelve`, 'Each, dry', 'twelve passes')),
       ...(await tapTimes(browser, url)),
+      ...(await cardTimes(browser, url, 'twelve')),
     ];
   } finally {
     await browser.close();
@@ -79,26 +81,24 @@ async function typing(page: Page, url: string, label: string, what: string): Pro
   const field = page.getByLabel(label, { exact: true }).first();
   await field.waitFor();
   await field.fill('1');
-  await page.evaluate(() => {
-    const frames: number[] = [];
-    (window as unknown as { frames: number[] }).frames = frames;
-    let last = performance.now();
-    const frame = (now: number): void => {
-      frames.push(now - last);
-      last = now;
-      requestAnimationFrame(frame);
-    };
-    requestAnimationFrame(frame);
+  const frames = await framesWhile(page, async () => {
+    for (let i = 0; i < KEYSTROKES; i += 1) {
+      await page.keyboard.press(i % 2 === 0 ? String(1 + (i % 9)) : 'Backspace');
+      await page.waitForTimeout(100);
+    }
   });
-  for (let i = 0; i < KEYSTROKES; i += 1) {
-    await page.keyboard.press(i % 2 === 0 ? String(1 + (i % 9)) : 'Backspace');
-    await page.waitForTimeout(100);
-  }
-  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
-  const sorted = frames.slice(5).toSorted((a, b) => a - b);
-  const at = (share: number): number => sorted[Math.floor(sorted.length * share)] ?? 0;
   return [
-    { what: `frame while typing, ${what}, median`, measured: at(0.5), allowed: FRAME_MS, unit: 'ms' },
-    { what: `frame while typing, ${what}, one in twenty`, measured: at(0.95), allowed: FRAME_MS, unit: 'ms' },
+    {
+      what: `frame while typing, ${what}, median`,
+      measured: share(frames, 0.5),
+      allowed: FRAME_MS,
+      unit: 'ms',
+    },
+    {
+      what: `frame while typing, ${what}, one in twenty`,
+      measured: share(frames, 0.95),
+      allowed: FRAME_MS,
+      unit: 'ms',
+    },
   ];
 }

@@ -1,10 +1,8 @@
 import type { Browser } from '@playwright/test';
 import type { Measure } from './bench';
+import { FRAME_MS, share, SLOWER } from './frames';
 
-/** A phone: four times slower than a desk, as Lighthouse reckons one (developer.chrome.com, throttling). */
-const SLOWER = 4;
 const TAPS = 8;
-const FRAME_MS = 1000 / 60;
 
 /**
  * From a tap on the card to the key that looks pressed, and to the line that is done: on a slow phone, the studio's server
@@ -53,16 +51,13 @@ export async function tapTimes(browser: Browser, url: string): Promise<Measure[]
     measures.push(
       {
         what: `slow phone, tap to pressed, ${where}`,
-        measured: median(pressed),
+        measured: share(pressed, 0.5),
         allowed: 2 * FRAME_MS,
         unit: 'ms',
       },
-      { what: `slow phone, tap to done, ${where}`, measured: median(done), allowed: 100, unit: 'ms' },
+      { what: `slow phone, tap to done, ${where}`, measured: share(done, 0.5), allowed: 100, unit: 'ms' },
     );
     await context.close();
   }
   return measures;
 }
-
-const median = (values: readonly number[]): number =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
