@@ -199,8 +199,8 @@ export const actSchema = z.discriminatedUnion(
     z.strictObject({
       kind: z.literal('look'),
       ...common,
-      of: z.enum(['bath', 'goods', 'core', 'rinse', 'dry'], {
-        error: 'A look is at the bath, goods, core, rinse or dry yarn.',
+      of: z.enum(['bath', 'goods', 'core', 'rinse', 'dry', 'cup', 'towel'], {
+        error: 'A look is at the bath, goods, core, rinse, dry yarn, a cup or a towel.',
       }),
       vessel,
       answer: z
@@ -228,6 +228,8 @@ export const actSchema = z.discriminatedUnion(
 
 export type Act = z.infer<typeof actSchema>;
 export type ActKind = Act['kind'];
+/** What a look is at. */
+export type LookedAt = Extract<Act, { kind: 'look' }>['of'];
 export type ActOf<K extends ActKind> = Extract<Act, { kind: K }>;
 export type Purpose = (typeof PURPOSES)[number];
 export type VesselRole = (typeof VESSEL_ROLES)[number];

@@ -48,6 +48,7 @@ export const PURPOSES = [
   'dip',
   'set',
   'unplanned',
+  'cup',
 ] as const;
 
 /** How goods lie. */

@@ -26,6 +26,8 @@ export function admitEvent(event: Event, card: Card, find: (id: string) => Event
   if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card);
   if (event.kind === 'altered') admitAlteration(event, card);
   if (event.kind === 'struck') admitStrike(event, find);
+  if (event.kind === 'poured' || event.kind === 'kept')
+    throw new FieldError('kind', `An entry “${event.kind}” belongs to a cup, not to a batch.`);
 }
 
 /**

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { LONGEST_SAID } from '../units/parseQuantity';
 import { actSchema, roleSchema } from '../process/act';
 import { CAUTION_NAMES } from '../materials/cautionNames';
+import { dyeSchema } from '../shelf/dye';
+import { stockSchema } from '../shelf/stock';
 import { idSchema, instantSchema, nameSchema, noteSchema } from '../shelf/common';
 import { alterationSchema } from './alter/alterationSchema';
 import { EVENT_VERSION } from './eventVersion';
@@ -30,6 +32,10 @@ const stamp = {
 
 /** What was typed, as it was typed; empty where a key said it. */
 const writtenSchema = z.string().max(LONGEST_SAID);
+const cupShareSchema = z
+  .number({ error: 'A share must be a number from 0 to 1.' })
+  .gt(0, { error: 'A share must be more than nothing.' })
+  .lte(1, { error: 'A share cannot be more than the whole cup.' });
 const plannedSchema = roleSchema.nullable();
 
 /**
@@ -63,6 +69,27 @@ export const eventSchema = z.discriminatedUnion(
     }),
     /** What is still to come was changed at the pot. */
     z.strictObject({ ...stamp, kind: z.literal('altered'), change: alterationSchema }),
+    /** A share of a cup went somewhere: into a batch, whose own record says what that was, or down the drain. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('poured'),
+      share: cupShareSchema,
+      batch: idSchema.nullable(),
+      /** Where to, in words. */
+      into: z.string().max(200),
+    }),
+    /** A share of a cup was kept: as a jar, a powder, or both of one color. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('kept'),
+      share: cupShareSchema,
+      /** The powder it comes to; null where it is one that stands on the shelf already. */
+      dye: dyeSchema.nullable(),
+      /** Null for dry powder. */
+      stock: stockSchema.nullable(),
+    }),
+    /** It is an attempt at a color that somebody looks for. */
+    z.strictObject({ ...stamp, kind: z.literal('sought'), color: idSchema }),
     /** A batch that was begun without a name gets one, or another. */
     z.strictObject({ ...stamp, kind: z.literal('named'), name: nameSchema }),
     /** The answer to a question that the record asked. */

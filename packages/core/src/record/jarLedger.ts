@@ -49,7 +49,9 @@ export function leftAfter(
 /** What an event takes out of a jar; what is poured on from a working dilution left the jar before. */
 function drawOf(event: Event): { stockId: string; ml: number } | null {
   if (event.kind !== 'act' || event.act.kind !== 'put') return null;
-  const { material, amount, unit } = event.act;
+  const { material, amount, unit, purpose } = event.act;
+  // What comes out of a mixing cup left its jar when it went into the cup.
+  if (event.of.kind === 'batch' && purpose === 'cup') return null;
   if (material.kind !== 'dye' || material.stockId === null || amount === null || unit !== 'mL') return null;
   return { stockId: material.stockId, ml: amount };
 }

@@ -1,4 +1,5 @@
 import type { MeasuredOut } from '../process/amountOf';
+import type { LookedAt } from '../process/act';
 import { doneAct, type Really } from '../process/doneAct';
 import type { BegunBatch } from './batch';
 import type { CardAct } from './card';
@@ -35,7 +36,7 @@ export const alsoAdded = (
 /** A look at something, with what it showed. */
 export const looked = (
   pass: string | null,
-  of: 'bath' | 'goods' | 'core' | 'rinse' | 'dry',
+  of: LookedAt,
   answer: string,
   ph: number | null = null,
 ): NewEvent => ({ kind: 'act', planned: null, act: lookAct(pass, of, answer, ph), written: '', note: '' });

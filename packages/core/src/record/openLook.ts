@@ -26,7 +26,10 @@ export function openLook(batch: Batch): OpenLook | null {
   const { standing } = standingEvents(batch.events);
   const at = standing.findLastIndex((event) => event.kind === 'act' && event.act.kind === 'look');
   const look = standing[at];
-  if (look?.kind !== 'act' || look.act.kind !== 'look' || !asks(look.act.of, look.act.answer)) return null;
+  if (look?.kind !== 'act' || look.act.kind !== 'look') return null;
+  const { of } = look.act;
+  // Dry yarn, a towel and a cup ask for nothing at the pot.
+  if (of === 'dry' || of === 'towel' || of === 'cup' || !asks(of, look.act.answer)) return null;
   const answered = standing
     .slice(at + 1)
     .some((event) => event.kind === 'altered' || event.kind === 'closed' || event.kind === 'act');
@@ -41,7 +44,7 @@ export function openLook(batch: Batch): OpenLook | null {
   );
   const id = waits.at(-1) ?? null;
   return {
-    of: look.act.of === 'dry' ? 'goods' : look.act.of,
+    of,
     answer: look.act.answer,
     pass: look.act.pass,
     wait: cardAct(batch.card, id) ?? null,
@@ -50,10 +53,9 @@ export function openLook(batch: Batch): OpenLook | null {
 }
 
 /** Whether an answer asks for something to be done. */
-function asks(of: string, answer: string): boolean {
+function asks(of: OpenLook['of'], answer: string): boolean {
   if (of === 'rinse') return answer.startsWith('bleeds');
   if (of === 'core') return answer === CORE_READINGS[0];
-  if (of === 'dry') return false;
   return (BATH_READINGS as readonly string[]).includes(answer) && answer !== CLEAR;
 }
 

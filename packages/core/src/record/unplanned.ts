@@ -1,4 +1,4 @@
-import type { Act } from '../process/act';
+import type { Act, LookedAt } from '../process/act';
 import type { MeasuredOut } from '../process/amountOf';
 import type { BegunBatch } from './batch';
 
@@ -20,12 +20,7 @@ export function unplannedAct(batch: BegunBatch, pass: string | null, added: Meas
 }
 
 /** A look at something, as an act. @param ph what a meter or strip showed */
-export function lookAct(
-  pass: string | null,
-  of: 'bath' | 'goods' | 'core' | 'rinse' | 'dry',
-  answer: string,
-  ph: number | null = null,
-): Act {
+export function lookAct(pass: string | null, of: LookedAt, answer: string, ph: number | null = null): Act {
   return {
     kind: 'look',
     pass,

@@ -33,6 +33,12 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
       return event.text;
     case 'altered':
       return alterationWords(event.change, reading);
+    case 'poured':
+      return pouredWords(event);
+    case 'kept':
+      return `${partOfCup(event.share)} kept${event.dye ? ` as ${event.dye.name}` : ''}`;
+    case 'sought':
+      return 'An attempt at a sought color';
     case 'named':
       return `Named: ${event.name}`;
     case 'answered':
@@ -41,6 +47,16 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
       if (event.standing === DROPPED) return 'Dropped: begun by mistake';
       return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
   }
+}
+
+function pouredWords({ share, batch, into }: EventOf<'poured'>): string {
+  return `${partOfCup(share)} poured ${batch === null ? 'away' : `into ${into}`}`;
+}
+
+/** How much of a cup, in words: `Half of the cup`. */
+function partOfCup(share: number): string {
+  if (share >= 1) return 'All of the cup';
+  return Math.abs(share - 0.5) < 1e-9 ? 'Half of the cup' : `${threeFigures(100 * share)} % of the cup`;
 }
 
 function struckWords(
@@ -84,8 +100,14 @@ function actWords(event: EventOf<'act'>, reading: Reading): string {
   const spoken = spokenAmount(event, reading);
   const amount = spoken === null ? `${read}${written}` : `${spoken} (${read})`;
   return planned === null
-    ? `${isOpen(reading.batch.card) ? '' : 'Also added '}${amount} of ${materialName(measured.material, reading.dyes)}`
+    ? `${beginningOf(act, reading)}${amount} of ${materialName(measured.material, reading.dyes)}`
     : `${titleOf(lineOf(event, reading), reading)}: ${amount}`;
+}
+
+/** What stands before an amount that no line of the card asked for. */
+function beginningOf({ purpose }: EventOf<'act'>['act'], { batch }: Reading): string {
+  if (purpose === 'cup') return 'From the cup: ';
+  return isOpen(batch.card) ? '' : 'Also added ';
 }
 
 /** The amount of an event as it was said by the spoon: typed at the pot, or planned so and poured as planned. */

@@ -98,7 +98,7 @@ function inOrder(acts: readonly RecordedAct[], card: Card): RecordedAct[] {
 
 /** What something was added for though nobody planned it. @param heated whether its vessel had been heated before */
 function purposeOf(act: Act, heated: boolean): Act['purpose'] {
-  if (act.purpose !== 'unplanned') return act.purpose;
+  if (act.purpose !== 'unplanned' && act.purpose !== 'cup') return act.purpose;
   if (act.kind === 'run') return heated ? 'top up' : 'bath';
   if (act.kind === 'put' && act.material.kind === 'acid') return heated ? 'late' : 'bath';
   return isDye(act) ? 'dose' : null;
