@@ -7,6 +7,7 @@ import type { Pot } from '../shelf/pot';
 import type { Tool } from '../shelf/tool';
 import type { Stock } from '../shelf/stock';
 import type { Pattern } from '../recipe/pattern';
+import type { Sought } from '../shelf/sought';
 import type { Studio } from '../shelf/studio';
 
 /** Where everything lives; the one place both sides take the paths from. */
@@ -16,6 +17,7 @@ export const API = {
   colorways: '/api/colorways',
   batches: '/api/batches',
   running: '/api/running',
+  cups: '/api/cups',
   find: '/api/find',
   document: '/api/document',
   /** The same as an archive, for any size. */
@@ -30,7 +32,7 @@ export const API = {
   scale: '/api/instruments/scale',
 } as const;
 
-export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const;
+export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns', 'soughts'] as const;
 export type ShelfResource = (typeof SHELF_RESOURCES)[number];
 
 /** GET /api/shelf */
@@ -46,6 +48,8 @@ export interface ShelfResponse {
   pots: Pot[];
   tools: Tool[];
   patterns: Pattern[];
+  /** Colors that are looked for. */
+  soughts: Sought[];
 }
 
 /** GET /api/colorways: the newest version of each. */

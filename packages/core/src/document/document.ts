@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { batchSchema } from '../record/batch';
+import { cupRecordSchema } from '../record/cup/cupRecordSchema';
 import { colorwaySchema } from '../recipe/recipe';
 import { baseSchema } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
 import { potSchema } from '../shelf/pot';
+import { soughtSchema } from '../shelf/sought';
 import { stockSchema } from '../shelf/stock';
 import { patternSchema } from '../recipe/pattern';
 import { studioSchema } from '../shelf/studio';
@@ -26,9 +28,12 @@ export const documentSchema = z.strictObject({
   pots: z.array(potSchema).default([]),
   tools: z.array(toolSchema).default([]),
   patterns: z.array(patternSchema).default([]),
+  soughts: z.array(soughtSchema).default([]),
   /** One item per saved version; versions of one colorway share its id. */
   colorways: z.array(colorwaySchema).default([]),
   batches: z.array(batchSchema).default([]),
+  /** Mixing cups, each with its record. */
+  cups: z.array(cupRecordSchema).default([]),
   /** Batches that could not be read when this was written, named so that nobody misses them unawares. */
   leftOut: z
     .array(z.strictObject({ id: idSchema, code: z.string(), name: z.string(), why: z.string() }))

@@ -30,6 +30,8 @@ export function keepQuickPour(
       pots: [],
       tools: [],
       patterns: [],
+      soughts: [],
+      cups: [],
       colorways: [colorway],
       batches: [],
     },

@@ -2,6 +2,8 @@ import { admitEvent, checkMaterial } from '../record/admitEvent';
 import { everyLine } from '../record/alter/everyLine';
 import { batchSchema, type Batch } from '../record/batch';
 import type { Event } from '../record/event';
+import { admitCup } from '../record/cup/admitCup';
+import type { CupRecord } from '../record/cup/cup';
 import { FieldError } from '../figure/fieldError';
 import type { Dye } from '../shelf/dye';
 import { formulate, type Shelf } from '../recipe/materials';
@@ -69,7 +71,7 @@ function duplicates(document: StudioDocument): Problem[] {
       seen.add(key);
     });
   };
-  for (const list of ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns'] as const)
+  for (const list of ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns', 'soughts', 'cups'] as const)
     check(
       list,
       document[list].map((item) => item.id),
@@ -114,8 +116,22 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
       planFormulation(formulate(colorway.name, colorway.recipe, shelf));
     }),
   );
+  document.cups.forEach((cup, i) => attempt(`cups.${i}`, () => checkCup(cup, shelf.dyes)));
   document.batches.forEach((batch, i) => attempt(`batches.${i}`, () => checkBatch(batch, shelf.dyes)));
   return problems;
+}
+
+function checkCup({ id, events }: CupRecord, dyes: readonly Dye[]): void {
+  events.forEach((event, i) => {
+    try {
+      if (events.findIndex((one) => one.id === event.id) < i)
+        throw new FieldError('id', `The id “${event.id}” stands here twice.`);
+      admitCup(event, { id, events: events.slice(0, i) }, { dyes });
+    } catch (error) {
+      if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);
+      throw error;
+    }
+  });
 }
 
 function checkBatch(batch: Batch, onShelf: readonly Dye[]): void {

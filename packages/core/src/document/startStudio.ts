@@ -85,6 +85,8 @@ export function startStudio(
     })),
     tools: [],
     patterns: [],
+    soughts: [],
+    cups: [],
     colorways: [],
     batches: [],
   };

@@ -51,7 +51,7 @@ function drawOf(event: Event): { stockId: string; ml: number } | null {
   if (event.kind !== 'act' || event.act.kind !== 'put') return null;
   const { material, amount, unit, purpose } = event.act;
   // What comes out of a mixing cup left its jar when it went into the cup.
-  if (event.of.kind === 'batch' && purpose === 'cup') return null;
+  if (purpose === 'cup' && event.of.kind === 'batch') return null;
   if (material.kind !== 'dye' || material.stockId === null || amount === null || unit !== 'mL') return null;
   return { stockId: material.stockId, ml: amount };
 }

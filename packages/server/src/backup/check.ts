@@ -9,6 +9,7 @@ import {
   type Dye,
 } from '@ythrion/core';
 import { everyBatch } from '../batches/read';
+import { everyCup } from '../cups/read';
 import { list } from '../shelf/store';
 import type { Storage } from '../storage/storage';
 
@@ -29,6 +30,10 @@ export async function checkStudio(storage: Storage): Promise<CheckResponse> {
     events += batch.events.length;
     for (const { stockId, ml } of ledgerOf(batch.events)) drawn.set(stockId, (drawn.get(stockId) ?? 0) + ml);
     faults.push(...(await bookFaults(storage, batch, dyes)));
+  }
+  for (const cup of await everyCup(storage)) {
+    events += cup.events.length;
+    for (const { stockId, ml } of ledgerOf(cup.events)) drawn.set(stockId, (drawn.get(stockId) ?? 0) + ml);
   }
   faults.push(...(await jarFaults(storage, drawn)));
   return { faults, missing: await missingEntries(storage), batches, events };
@@ -51,7 +56,7 @@ async function fileFaults({ sequelize }: Storage): Promise<string[]> {
 async function jarFaults({ sequelize }: Storage, drawn: ReadonlyMap<string, number>): Promise<string[]> {
   const rows = await sequelize.query<{ id: string; ml: number }>(
     `SELECT d.stock_id AS id, SUM(d.ml) AS ml FROM jar_draws d JOIN events e ON e.id = d.event_id
-      WHERE e.batch_id NOT IN (SELECT batch_id FROM batch_plans WHERE card = 'null') GROUP BY d.stock_id`,
+      WHERE e.batch_id IS NULL OR e.batch_id NOT IN (SELECT batch_id FROM batch_plans WHERE card = 'null') GROUP BY d.stock_id`,
     { type: QueryTypes.SELECT },
   );
   const kept = new Map(rows.map(({ id, ml }) => [id, ml]));

@@ -1,4 +1,4 @@
-import { Op, QueryTypes, type InferAttributes, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import {
   asItStands,
   checkEvent,
@@ -24,15 +24,14 @@ import {
   type Event,
   type EventOf,
   type Formulation,
-  type JarDraw,
   type KnownMaterials,
   type Stock,
 } from '@ythrion/core';
 import { Conflict, NotFound } from '../refusals/refusals';
 import { insertRows } from '../storage/insertRows';
-import { sameContent } from '../storage/sameContent';
-import type { BatchRow, EventRow } from '../storage/models';
+import type { BatchRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
+import { arrivedBefore, insertEvent, toRow } from '../events/insertEvent';
 import { searchText } from './book';
 import { readBatch } from './read';
 
@@ -49,14 +48,8 @@ export async function addEvent(
 ): Promise<Arrival> {
   if (event.of.kind !== 'batch' || event.of.id !== batchId)
     throw new FieldError('of.id', 'This event belongs to another record than the one it was sent to.');
-  const twin = (await storage.models.events.findOne({ where: { id: event.id }, transaction }))?.get({
-    plain: true,
-  });
-  if (twin) {
-    if (twin.batchId !== batchId || !sameContent(JSON.parse(twin.body), event))
-      throw new Conflict('id', 'Another entry already has this id.');
-    return { seq: twin.seq, event };
-  }
+  const before = await arrivedBefore(storage, event, transaction);
+  if (before) return before;
   const batch = await beginning(storage, batchId, transaction);
   const target = event.kind === 'struck' ? await eventOf(storage, batchId, event.event, transaction) : null;
   const named = await known(storage, batch.begun.formulation, event, transaction);
@@ -198,43 +191,6 @@ async function known(
 function actsIn(event: Event): Act[] {
   if (event.kind === 'act' || event.kind === 'begun') return [event.act];
   return event.kind === 'altered' ? event.change.lines.map(({ act }) => act) : [];
-}
-
-/** Writes an event and what it takes from a jar, or gives back to it. */
-async function insertEvent(
-  { models, sequelize }: Storage,
-  event: Event,
-  changes: readonly JarDraw[],
-  transaction: Transaction,
-): Promise<number> {
-  const row = await models.events.create(toRow(event, true), { transaction });
-  for (const change of changes)
-    await sequelize.query(
-      `INSERT INTO jar_draws (stock_id, event_id, ml)
-       SELECT :stockId, :eventId, :ml WHERE EXISTS (SELECT 1 FROM stocks WHERE id = :stockId)`,
-      { replacements: { ...change }, transaction },
-    );
-  return row.seq;
-}
-
-type NewEvent = Omit<InferAttributes<EventRow>, 'seq'>;
-
-/** @param sent by a device, one by one; false: in a whole record */
-function toRow(event: Event, sent: boolean): NewEvent {
-  return {
-    id: event.id,
-    batchId: event.of.kind === 'batch' ? event.of.id : null,
-    vesselId: event.of.kind === 'vessel' ? event.of.id : null,
-    at: event.at,
-    receivedAt: new Date().toISOString(),
-    device: event.device,
-    count: event.count,
-    kind: event.kind,
-    planned: event.kind === 'act' || event.kind === 'begun' ? event.planned : null,
-    strikes: event.kind === 'struck' ? event.event : null,
-    sent: sent ? 1 : 0,
-    body: JSON.stringify(event),
-  };
 }
 
 /** Tells the batch's line in the Book anew, where this event changes it; nothing else is written. */

@@ -7,7 +7,7 @@ import yauzl, { type Entry, type ZipFile } from 'yauzl';
 /** What says what an archive is, and holds the studio itself. */
 export const HEAD = 'studio.json';
 /** The lists of an archive, each a file of JSON texts, one a line; what others name comes first. */
-export const LISTS = [...SHELF_RESOURCES, 'colorways'] as const;
+export const LISTS = [...SHELF_RESOURCES, 'colorways', 'cups'] as const;
 export const BATCHES = 'batches';
 export const LEFT_OUT = 'leftOut';
 export const fileOf = (list: string): string => `${list}.ndjson`;

@@ -5,6 +5,7 @@ import {
   readDocument,
   SHELF_RESOURCES,
   type Batch,
+  type CupRecord,
   type ImportReport,
   type Problem,
   type Shelf,
@@ -17,6 +18,8 @@ import { insertBatches } from '../batches/insert';
 import { readBatch } from '../batches/read';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { refuseHiddenText } from '../refusals/hiddenText';
+import { insertCups } from '../cups/events';
+import { readCup } from '../cups/read';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
@@ -73,6 +76,7 @@ export async function takeDocument(
     await takeShelf(storage, resource, document, report, problems, transaction);
   await takeColorways(storage, document, report, problems, transaction);
   const stocked = await materials(storage, transaction);
+  await takeCups(storage, document, stocked, report, problems, transaction);
   const taker = await batchTaker(storage, stocked, document.leftOut ?? [], report, watched, transaction);
   for (const [i, batch] of document.batches.entries()) {
     const problem = await taker.take(batch, i);
@@ -164,6 +168,30 @@ async function takeColorways(
         message: `Version ${version} of “${colorway.name}” is here already, with other content.`,
       });
   }
+}
+
+/** Cups with their records; one that is here already and the same is left. */
+async function takeCups(
+  storage: Storage,
+  { cups }: StudioDocument,
+  { stocks }: Shelf,
+  report: ImportReport,
+  problems: Problem[],
+  transaction: Transaction,
+): Promise<void> {
+  const missing: CupRecord[] = [];
+  for (const [i, cup] of cups.entries()) {
+    const known = await readCup(storage, cup.id, transaction);
+    if (known.events.length === 0) missing.push(cup);
+    else if (sameContent(known, cup)) report.unchanged += 1;
+    else
+      problems.push({
+        field: `cups.${i}.id`,
+        message: `The cup “${cup.id}” is here already, with another record.`,
+      });
+  }
+  await insertCups(storage, missing, stocks, transaction);
+  report.added += missing.length;
 }
 
 /** Batches written at once: enough that writing costs little, few enough that they are little to hold. */

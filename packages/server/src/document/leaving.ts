@@ -1,6 +1,7 @@
 import { DOCUMENT_VERSION, type StudioDocument } from '@ythrion/core';
 import { everyRecord, textOf } from '../batches/read';
 import { allVersions } from '../colorways/store';
+import { everyCup } from '../cups/read';
 import { list, readStudio } from '../shelf/store';
 import { studioFile } from '../storage/dataFolder';
 import { openRaw } from '../storage/rawFile';
@@ -39,7 +40,14 @@ export async function momentOf(storage: Storage): Promise<Moment> {
     await file.all('SELECT id FROM batches LIMIT 1');
     const lists = new Map<string, readonly unknown[]>();
     for (const name of LISTS)
-      lists.set(name, name === 'colorways' ? await allVersions(storage) : await list(storage, name));
+      lists.set(
+        name,
+        name === 'colorways'
+          ? await allVersions(storage)
+          : name === 'cups'
+            ? await everyCup(storage)
+            : await list(storage, name),
+      );
     const leftOut: LeftOut = [];
     return {
       head: { format: 'ythrion', version: DOCUMENT_VERSION, studio: await readStudio(storage) },

@@ -1,6 +1,7 @@
 import { Router } from 'express';
 import { backupRoutes } from '../backup/routes';
 import { batchRoutes } from '../batches/routes';
+import { cupRoutes } from '../cups/routes';
 import { colorwayRoutes } from '../colorways/routes';
 import { exchangeHere, type Exchange } from '../document/exchange';
 import { documentRoutes } from '../document/routes';
@@ -38,6 +39,7 @@ export function studioRoutes(
     shelfRoutes(storage),
     colorwayRoutes(storage),
     batchRoutes(storage),
+    cupRoutes(storage),
     documentRoutes(storage, exchange, (said) => hub.tell('comingIn', said)),
     findRoutes(storage),
   );

@@ -7,6 +7,7 @@ import {
   patternSchema,
   potSchema,
   SHELF_RESOURCES,
+  soughtSchema,
   stockSchema,
   studioSchema,
   toolSchema,
@@ -22,6 +23,7 @@ const SCHEMAS: { [R in ShelfResource]: { parse(body: unknown): ShelfItems[R] } }
   pots: potSchema,
   tools: toolSchema,
   patterns: patternSchema,
+  soughts: soughtSchema,
 };
 
 /** The shelf: read all of it at once; put one thing at a time under an id the client made. */

@@ -39,6 +39,7 @@ test('an empty studio has an empty shelf and its own defaults', async () => {
     pots: [],
     tools: [],
     patterns: [],
+    soughts: [],
   });
   await empty.remove();
 });

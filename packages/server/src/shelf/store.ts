@@ -7,6 +7,7 @@ import type {
   Shelf,
   ShelfResource,
   ShelfResponse,
+  Sought,
   Stock,
   Studio,
   Tool,
@@ -24,24 +25,27 @@ export interface ShelfItems {
   pots: Pot;
   tools: Tool;
   patterns: Pattern;
+  soughts: Sought;
 }
 
 /** Everything on the shelf, retired things included, and what is left in each jar; below zero where more was poured than it was made with. */
 export async function readShelf(storage: Storage, transaction?: Transaction): Promise<ShelfResponse> {
-  const [studio, bases, dyes, stocks, pots, tools, patterns, { drawn, countedTo }] = await Promise.all([
-    readStudio(storage, transaction),
-    list(storage, 'bases', transaction),
-    list(storage, 'dyes', transaction),
-    list(storage, 'stocks', transaction),
-    list(storage, 'pots', transaction),
-    list(storage, 'tools', transaction),
-    list(storage, 'patterns', transaction),
-    drawnMl(storage, transaction),
-  ]);
+  const [studio, bases, dyes, stocks, pots, tools, patterns, soughts, { drawn, countedTo }] =
+    await Promise.all([
+      readStudio(storage, transaction),
+      list(storage, 'bases', transaction),
+      list(storage, 'dyes', transaction),
+      list(storage, 'stocks', transaction),
+      list(storage, 'pots', transaction),
+      list(storage, 'tools', transaction),
+      list(storage, 'patterns', transaction),
+      list(storage, 'soughts', transaction),
+      drawnMl(storage, transaction),
+    ]);
   const stockLeft = Object.fromEntries(
     stocks.map((stock) => [stock.id, stock.volumeMl - (drawn.get(stock.id) ?? 0)]),
   );
-  return { studio, bases, dyes, stocks, stockLeft, countedTo, pots, tools, patterns };
+  return { studio, bases, dyes, stocks, stockLeft, countedTo, pots, tools, patterns, soughts };
 }
 
 /** The studio's own settings. */

@@ -207,4 +207,12 @@ export const MIGRATIONS: Migration[] = [
       `ALTER TABLE dyes ADD COLUMN behavior JSON NOT NULL DEFAULT '{"strikes":"unknown","clears":"unknown","clearsMinutes":null,"clearsAtC":null,"bleeds":false,"breaks":false,"littleGoesFar":false,"deepestPercent":null}'`,
     ],
   },
+  {
+    name: '012-sought-colors',
+    steps: [
+      `CREATE TABLE soughts (id TEXT PRIMARY KEY, name TEXT NOT NULL, words TEXT NOT NULL, hex TEXT, found_as TEXT, retired INTEGER NOT NULL)`,
+      // Which records are attempts at a color is asked by this.
+      `CREATE INDEX events_sought ON events (kind, seq) WHERE kind = 'sought'`,
+    ],
+  },
 ];

@@ -14,6 +14,7 @@ import type {
   Dye,
   DyeTotal,
   Pattern,
+  Sought,
   Pot,
   Recipe,
   ShelfResource,
@@ -111,6 +112,7 @@ export interface Models {
   pots: ModelStatic<Row<Pot>>;
   tools: ModelStatic<Row<Tool>>;
   patterns: ModelStatic<Row<Pattern>>;
+  soughts: ModelStatic<Row<Sought>>;
   revisions: ModelStatic<RevisionRow>;
   colorways: ModelStatic<Row<ColorwayRow>>;
   batches: ModelStatic<Row<BatchRow>>;
@@ -237,6 +239,18 @@ export function defineModels(sequelize: Sequelize): Models {
       'pattern',
       { id: id(), name: text(), pass: json(), note: text(), retired: yesNo() },
       table('patterns'),
+    ),
+    soughts: sequelize.define(
+      'sought',
+      {
+        id: id(),
+        name: text(),
+        words: text(),
+        hex: optionalText(),
+        foundAs: optionalText(),
+        retired: yesNo(),
+      },
+      table('soughts'),
     ),
     revisions: sequelize.define<RevisionRow>(
       'revision',

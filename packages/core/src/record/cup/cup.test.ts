@@ -301,7 +301,8 @@ test('over cup, pot and kept jar nothing is lost and nothing comes from nowhere'
       // What went in, by the acts themselves, folded as any vessel is.
       let state = emptyState({ tapC: 20, roomC: 20, alkalinityMgPerL: 0 }, []);
       for (const one of record.events)
-        if (one.kind === 'act' && one.act.kind !== 'look') state = apply(state, { id: one.id, act: one.act }).state;
+        if (one.kind === 'act' && one.act.kind !== 'look')
+          state = apply(state, { id: one.id, act: one.act }).state;
       const liquid = state.vessels.get('cup')!.liquid;
       into.ml = liquid.ml;
       into.grams = liquid.parcels.reduce((sum, { standardGrams }) => sum + standardGrams, 0);

@@ -1,0 +1,58 @@
+import type { InferAttributes, Transaction } from 'sequelize';
+import type { Arrival, Event, JarDraw } from '@ythrion/core';
+import { Conflict } from '../refusals/refusals';
+import type { EventRow } from '../storage/models';
+import { sameContent } from '../storage/sameContent';
+import type { Storage } from '../storage/storage';
+
+/** What was answered when the same event came before; null for a new one. @throws Conflict when its id is another event */
+export async function arrivedBefore(
+  storage: Storage,
+  event: Event,
+  transaction: Transaction,
+): Promise<Arrival | null> {
+  const twin = (await storage.models.events.findOne({ where: { id: event.id }, transaction }))?.get({
+    plain: true,
+  });
+  if (!twin) return null;
+  if (!sameContent(JSON.parse(twin.body), event))
+    throw new Conflict('id', 'Another entry already has this id.');
+  return { seq: twin.seq, event };
+}
+
+/** Writes an event and what it takes from a jar, or gives back to it. */
+export async function insertEvent(
+  { models, sequelize }: Storage,
+  event: Event,
+  changes: readonly JarDraw[],
+  transaction: Transaction,
+): Promise<number> {
+  const row = await models.events.create(toRow(event, true), { transaction });
+  for (const change of changes)
+    await sequelize.query(
+      `INSERT INTO jar_draws (stock_id, event_id, ml)
+       SELECT :stockId, :eventId, :ml WHERE EXISTS (SELECT 1 FROM stocks WHERE id = :stockId)`,
+      { replacements: { ...change }, transaction },
+    );
+  return row.seq;
+}
+
+type NewEvent = Omit<InferAttributes<EventRow>, 'seq'>;
+
+/** @param sent by a device, one by one; false: in a whole record */
+export function toRow(event: Event, sent: boolean): NewEvent {
+  return {
+    id: event.id,
+    batchId: event.of.kind === 'batch' ? event.of.id : null,
+    vesselId: event.of.kind === 'vessel' ? event.of.id : null,
+    at: event.at,
+    receivedAt: new Date().toISOString(),
+    device: event.device,
+    count: event.count,
+    kind: event.kind,
+    planned: event.kind === 'act' || event.kind === 'begun' ? event.planned : null,
+    strikes: event.kind === 'struck' ? event.event : null,
+    sent: sent ? 1 : 0,
+    body: JSON.stringify(event),
+  };
+}
