@@ -32,7 +32,9 @@ const FLOORS = {
     'refusals',
     'access',
     'shelf',
+    'events',
     ['colorways', 'batches'],
+    'cups',
     ['find', 'instruments', 'document', 'backup'],
     'live',
     'http',
@@ -46,7 +48,7 @@ const FLOORS = {
     'studio',
     'batch',
     'find',
-    ['book', 'colorways', 'pots', 'pour', 'shelf'],
+    ['book', 'colorways', 'cups', 'pots', 'pour', 'shelf'],
     'frame',
   ],
 };

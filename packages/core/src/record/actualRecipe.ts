@@ -20,6 +20,7 @@ import { besideMeasured } from './besideMeasured';
 import { weightOfGoods } from './cardGoods';
 import { askedTotals, depthsOnGoods, dyeName } from './dyeTotals';
 import { foldRecord, type FoldedRecord } from './foldRecord';
+import { actsDone } from './standing';
 import { questionsOf, type Question } from './questions';
 import { trueRecipe, type TrueRecipe } from './trueRecipe/trueRecipe';
 import { versionOf, type VersionOf } from './trueRecipe/versionOf';
@@ -39,6 +40,8 @@ export interface ActualDye {
   plannedDos: number | null;
   /** Number of separate additions. */
   additions: number;
+  /** True where some of it was never measured: its depth is at least this. */
+  atLeast: boolean;
 }
 
 /** What a batch really was. */
@@ -77,21 +80,24 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
 }
 
 function actualDyes(
-  { card, formulation }: Batch,
+  batch: Batch,
   end: State,
   additions: readonly PotAddition[],
   dyes: readonly Dye[],
 ): ActualDye[] {
+  const { card, formulation } = batch;
   const planned = depthsOnGoods(askedTotals(card), weightOfGoods(card).value);
   const asked = new Map(planned.map((one) => [one.dyeId, one.dosPercent]));
   // What was put down from an old notebook was hardly weighed.
   const sureness: Sureness = card.remembered ? 'estimate' : 'exact';
   const onGoods = depths(end);
+  const unmeasured = unmeasuredDyes(batch);
   const wog = end.pieces.values().reduce((sum, { catchUp, grams }) => (catchUp ? sum : sum + grams), 0);
   const byDye = new Map<string, PotAddition[]>();
   for (const addition of additions)
     if (addition.material.kind === 'dye')
       byDye.set(addition.material.dyeId, [...(byDye.get(addition.material.dyeId) ?? []), addition]);
+  for (const dyeId of unmeasured) if (!byDye.has(dyeId)) byDye.set(dyeId, []);
   return [...byDye].map(([dyeId, mine]) => {
     const total = mine.reduce((sum, addition) => sum + dyeGramsOf(addition), 0);
     const standard = mine.reduce((sum, addition) => sum + standardGramsOf(addition), 0);
@@ -113,8 +119,18 @@ function actualDyes(
       dos: trueDepth(onGoods.get(dyeId) ?? 0, { total, standard, wog, sureness }),
       plannedDos: asked.get(dyeId) ?? null,
       additions: mine.length,
+      atLeast: unmeasured.has(dyeId),
     };
   });
+}
+
+/** Dyes of which something went in that nobody measured. */
+function unmeasuredDyes({ events }: Batch): ReadonlySet<string> {
+  return new Set(
+    actsDone(events).flatMap(({ act }) =>
+      act.kind === 'put' && act.amount === null && act.material.kind === 'dye' ? [act.material.dyeId] : [],
+    ),
+  );
 }
 
 /** What was poured of a dye from jars of one strength, together. */

@@ -14,7 +14,7 @@ export interface AdditionChoice {
 }
 
 /** Everything at hand that could be added: this recipe's jars first, then the other jars, powders, acids and water. */
-export function additionChoices(shelf: Shelf, formulation: Formulation): AdditionChoice[] {
+export function additionChoices(shelf: Shelf, formulation: Pick<Formulation, 'stocks'>): AdditionChoice[] {
   const planned = new Set(formulation.stocks.map((stock) => stock.id));
   const jars = shelf.stocks
     .filter((stock) => !stock.retired)

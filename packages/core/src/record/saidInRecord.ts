@@ -53,9 +53,11 @@ export function writtenAgain(batch: Batch, recipe: Recipe): Record<string, strin
     if (act.material.kind === 'acid') said[acidPathOf(act)] = BY_SPOON;
     if (act.material.kind !== 'dye') continue;
     const { dyeId } = act.material;
-    const line = recipe.passes
-      .find(({ id }) => id === act.pass)
-      ?.dyes.find(({ id }) => id === act.line || id === dyeId);
+    const lines = recipe.passes.find(({ id }) => id === act.pass)?.dyes;
+    // What nobody planned stands in a recipe by its dye.
+    const line =
+      lines?.find(({ id }) => id === act.line || id === dyeId) ??
+      (act.line === null ? lines?.find((one) => one.dyeId === dyeId) : undefined);
     if (line) said[dyePath(line.id, line.entry.school)] = BY_SPOON;
   }
   return said;

@@ -17,6 +17,7 @@ import { formatAmount } from '../units/formatQuantity';
 import { isSpokenAmount } from '../record/saidInRecord';
 import { alterationWords } from './alterationWords';
 import { measureWords, titleOf, type Reading } from './lineWords';
+import { partOfCup } from './partOfCup';
 
 /** One event of a record as a sentence. @param events the others of its record, one of which it may be about */
 export function eventWords(event: Event, reading: Reading, events: readonly Event[] = []): string {
@@ -51,12 +52,6 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
 
 function pouredWords({ share, batch, into }: EventOf<'poured'>): string {
   return `${partOfCup(share)} poured ${batch === null ? 'away' : `into ${into}`}`;
-}
-
-/** How much of a cup, in words: `Half of the cup`. */
-function partOfCup(share: number): string {
-  if (share >= 1) return 'All of the cup';
-  return Math.abs(share - 0.5) < 1e-9 ? 'Half of the cup' : `${threeFigures(100 * share)} % of the cup`;
 }
 
 function struckWords(

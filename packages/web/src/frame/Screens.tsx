@@ -28,6 +28,7 @@ const StartStudio = lazy(async () => ({
 const Shelf = lazy(async () => ({ default: (await import('../shelf/ShelfScreen')).ShelfScreen }));
 const Pots = lazy(async () => ({ default: (await import('../pots/PotsScreen')).PotsScreen }));
 const StartPot = lazy(async () => ({ default: (await import('../pots/StartPotScreen')).StartPotScreen }));
+const Cup = lazy(async () => ({ default: (await import('../cups/CupScreen')).CupScreen }));
 const PourCard = lazy(async () => ({ default: (await import('../pots/PourCardScreen')).PourCardScreen }));
 
 /** Every place, each loaded when first opened. */
@@ -50,6 +51,7 @@ export function Screens() {
           <Route path="shelf/:resource?/:id?" element={<Shelf />} />
           <Route path="pots" element={<Pots />} />
           <Route path="pots/new" element={<StartPot />} />
+          <Route path="pots/cup/:id" element={<Cup />} />
           <Route path="pots/:id" element={<PourCard />} />
           <Route path="*" element={<Lost />} />
         </Route>

@@ -2,6 +2,9 @@ import { EVENT_VERSION, type Arrival, type Event, type NewEvent } from '@ythrion
 import { newId } from '../parts/newId';
 import type { DeviceDatabase, Entry, Self } from './database';
 
+/** The record that something is entered into; a text is the id of a batch. */
+export type RecordOf = Event['of'] | string;
+
 /** Something to enter: what, and the instant it counts by. */
 export interface ToEnter {
   event: NewEvent;
@@ -57,7 +60,7 @@ export class Outbox {
     return () => this.watchers.delete(watcher);
   };
 
-  /** Entries of a batch that its answer may not show yet, in the order in which they came; the same list until one changes. */
+  /** Entries of a batch or cup that its answer may not show yet, in the order in which they came; the same list until one changes. */
   readonly ofBatch = (id: string): readonly Entry[] => this.batches.get(id) ?? NONE;
 
   /** The same of every batch. */
@@ -77,9 +80,9 @@ export class Outbox {
     return this.entries.get(id)?.event;
   }
 
-  /** Enters things into the record of a batch: they are kept when this is over, though nothing may have been sent. */
-  async enter(batchId: string, things: readonly ToEnter[]): Promise<Event[]> {
-    const entries = await this.counted(batchId, things);
+  /** Enters things into a record: they are kept when this is over, though nothing may have been sent. */
+  async enter(of: RecordOf, things: readonly ToEnter[]): Promise<Event[]> {
+    const entries = await this.counted(of, things);
     for (const entry of entries) this.entries.set(entry.id, entry);
     this.changed();
     this.tell();
@@ -99,8 +102,8 @@ export class Outbox {
   }
 
   /** An event that goes along within another request, and that only counts if that is taken. */
-  aside(batchId: string, event: NewEvent, at: string): Event {
-    return { ...this.stamped(batchId, event, at), count: this.self.count + 1 };
+  aside(of: RecordOf, event: NewEvent, at: string): Event {
+    return { ...this.stamped(of, event, at), count: this.self.count + 1 };
   }
 
   /** The studio has these. */
@@ -136,12 +139,12 @@ export class Outbox {
   }
 
   /** Things to enter, each with its place in the count, in the database. */
-  private async counted(batchId: string, things: readonly ToEnter[]): Promise<Entry[]> {
+  private async counted(of: RecordOf, things: readonly ToEnter[]): Promise<Entry[]> {
     let entries: Entry[] | undefined;
     const made = (): Entry[] =>
       (entries ??= things.map(({ event, at }): Entry => {
         this.self = { ...this.self, count: this.self.count + 1 };
-        const stamped = this.stamped(batchId, event, at);
+        const stamped = this.stamped(of, event, at);
         return {
           ...{ id: stamped.id, event: stamped, state: 'unsent', seq: null, why: null },
           sinceMs: Date.now(),
@@ -177,11 +180,11 @@ export class Outbox {
     return [...this.entries.values()].filter((entry) => entry.state === state);
   }
 
-  private stamped(batchId: string, event: NewEvent, at: string): Event {
+  private stamped(of: RecordOf, event: NewEvent, at: string): Event {
     return {
       version: EVENT_VERSION,
       id: newId(),
-      of: { kind: 'batch', id: batchId },
+      of: typeof of === 'string' ? { kind: 'batch', id: of } : of,
       at,
       clockAt: new Date().toISOString(),
       device: this.self.id,

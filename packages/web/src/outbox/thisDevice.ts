@@ -1,4 +1,4 @@
-import { API, type Arrival } from '@ythrion/core';
+import { API, type Arrival, type Event } from '@ythrion/core';
 import { ask } from '../api/client';
 import { openDatabase, type DeviceDatabase } from './database';
 import { Outbox } from './outbox';
@@ -12,10 +12,14 @@ const channel = new BroadcastChannel('ythrion.outbox');
 /** What this device made and heard of. */
 export const outbox = new Outbox(channel);
 
+/** Where the record of an event takes it in. */
+const addressOf = ({ of: { kind, id } }: Event): string =>
+  `${kind === 'vessel' ? API.cups : API.batches}/${id}/events`;
+
 /** Sends it. */
 export const sender = new Sender(
   outbox,
-  (event) => ask<Arrival>(`${API.batches}/${event.of.id}/events`, 'POST', event, PATIENCE_MS),
+  (event) => ask<Arrival>(addressOf(event), 'POST', event, PATIENCE_MS),
   undefined,
   'locks' in navigator ? (work) => navigator.locks.request('ythrion.outbox', work) : undefined,
 );

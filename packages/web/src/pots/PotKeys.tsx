@@ -33,7 +33,7 @@ import {
 import { studioNowMs } from '../api/studioClock';
 import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
-import { SaidHere } from './SaidHere';
+import { SaidHere } from '../parts/SaidHere';
 import type { Change } from '../batch/useChange';
 import type { Recorder } from '../batch/useRecord';
 

@@ -2,14 +2,24 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
-import { momentWords, titleOf, type BatchResponse, type Reading, type RecordState } from '@ythrion/core';
-import { useRunning } from '../studio/queries';
+import { Link, useNavigate } from 'react-router';
+import {
+  clockTime,
+  cupContents,
+  momentWords,
+  titleOf,
+  type BatchResponse,
+  type Reading,
+  type RecordState,
+} from '@ythrion/core';
+import { useRunning, useShelf } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
 import { FindField } from '../find/FindField';
 import { NotTrusted } from './NotTrusted';
-import { studioNowMs } from '../api/studioClock';
+import { studioNow, studioNowMs } from '../api/studioClock';
+import { startCup } from '../batch/startCup';
+import { useFullCups } from '../batch/useCup';
 import { useAwake } from '../batch/useAwake';
 import { usePot } from '../batch/usePot';
 
@@ -24,6 +34,7 @@ export function PotsScreen() {
         <Typography variant="h1" sx={{ flex: 1 }}>
           Pots
         </Typography>
+        <MixKey />
         <Button component={Link} to="/pots/new" variant="outlined" size="large">
           Start without a plan
         </Button>
@@ -42,6 +53,59 @@ export function PotsScreen() {
       )}
       {running.data.map((batch) => (
         <PotLine key={batch.id} batch={batch} />
+      ))}
+      <Cups />
+    </Box>
+  );
+}
+
+/** A cup at hand, to mix a color in before any pot. */
+function MixKey() {
+  const shelf = useShelf().data;
+  const navigate = useNavigate();
+  const mix = async (): Promise<void> => {
+    if (!shelf) return;
+    const name = `Cup of ${clockTime(studioNow())}`;
+    void navigate(`/pots/cup/${await startCup({ name, goods: null, sought: null }, shelf)}`);
+  };
+  return (
+    <Button variant="outlined" size="large" disabled={!shelf} onClick={() => void mix()}>
+      Mix a color
+    </Button>
+  );
+}
+
+/** Cups that stand on the bench with something in them. */
+function Cups() {
+  const cups = useFullCups();
+  const dyes = useShelf().data?.dyes ?? [];
+  if (cups.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Cups" sx={{ mt: 2 }}>
+      <Typography variant="h2" sx={{ px: 2 }}>
+        Cups
+      </Typography>
+      {cups.map((cup) => (
+        <ButtonBase
+          key={cup.id}
+          component={Link}
+          to={`/pots/cup/${cup.id}`}
+          sx={{
+            width: '100%',
+            justifyContent: 'flex-start',
+            p: 2,
+            gap: 1,
+            borderTop: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Typography variant="colorway" component="span">
+            {cup.name}
+          </Typography>
+          <Typography component="span">
+            {cup.parts.length === 0 ? 'empty' : cupContents(cup, dyes)}
+          </Typography>
+        </ButtonBase>
       ))}
     </Box>
   );

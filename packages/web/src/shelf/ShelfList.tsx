@@ -29,7 +29,7 @@ interface Shown {
 }
 
 export interface ShelfListProps {
-  board: ShelfResource;
+  board: Board;
   shelf: ShelfResponse;
   openId: string | undefined;
   showRetired: boolean;
@@ -76,7 +76,10 @@ export function ShelfList({ board, shelf, openId, showRetired }: ShelfListProps)
   );
 }
 
-const EMPTY: Record<ShelfResource, string> = {
+/** What stands on a board of its own; colors that are looked for stand with the colorways. */
+type Board = Exclude<ShelfResource, 'soughts'>;
+
+const EMPTY: Record<Board, string> = {
   dyes: 'No dye yet. Put your first one here.',
   stocks: 'No jar yet. Make stock, then put the jar here.',
   bases: 'No yarn base yet. Put your first one here.',
@@ -85,7 +88,7 @@ const EMPTY: Record<ShelfResource, string> = {
   patterns: 'No pattern yet. Keep a pass as a pattern on the formulation screen.',
 };
 
-const SHOW: Record<ShelfResource, (shelf: ShelfResponse) => Shown[]> = {
+const SHOW: Record<Board, (shelf: ShelfResponse) => Shown[]> = {
   dyes: (shelf) =>
     shelf.dyes.map((dye) => ({
       id: dye.id,

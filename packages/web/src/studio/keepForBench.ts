@@ -1,11 +1,11 @@
 import type { Query, QueryClient } from '@tanstack/react-query';
-import type { BatchResponse } from '@ythrion/core';
+import type { BatchResponse, CupRecord } from '@ythrion/core';
 import type { DeviceDatabase } from '../outbox/database';
 import { outbox } from '../outbox/thisDevice';
 import { KEYS } from './queries';
 
-/** Answers that the bench cannot do without: the shelf and what is wet. */
-const KEPT = [KEYS.shelf, KEYS.running] as const;
+/** Answers that the bench cannot do without: the shelf, what is wet, and the cups. */
+const KEPT = [KEYS.shelf, KEYS.running, KEYS.cups] as const;
 
 /** Shows the last answers this device had, until the studio gives newer ones. */
 export async function showKept(queries: QueryClient, database: DeviceDatabase): Promise<void> {
@@ -44,6 +44,7 @@ function shownByAll(queries: QueryClient): string[] {
   return [...outbox.all()].flatMap(([batchId, entries]) => {
     const answers = [
       queries.getQueryData<BatchResponse[]>(KEYS.running)?.find(({ id }) => id === batchId),
+      queries.getQueryData<CupRecord[]>(KEYS.cups)?.find(({ id }) => id === batchId),
       queries.getQueryData<BatchResponse>([...KEYS.batches, 'one', batchId]),
     ].flatMap((answer) => answer ?? []);
     return entries

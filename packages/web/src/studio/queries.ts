@@ -27,11 +27,12 @@ import {
   type ShelfResponse,
   type Studio,
   type StudioDocument,
+  type CupRecord,
   type WentInto,
 } from '@ythrion/core';
 import { ask, Refused } from '../api/client';
 import { outbox } from '../outbox/thisDevice';
-import { withHeard } from '../outbox/withHeard';
+import { cupsWithHeard, withHeard } from '../outbox/withHeard';
 import { shelfNow } from './shelfNow';
 
 export const KEYS = {
@@ -39,6 +40,7 @@ export const KEYS = {
   colorways: ['colorways'],
   batches: ['batches'],
   running: ['running'],
+  cups: ['cups'],
   copies: ['copies'],
   comingIn: ['coming in'],
 } as const;
@@ -81,6 +83,14 @@ export function useRunning() {
     [running, entries],
   );
   return { data, error: query.error };
+}
+/** Mixing cups at hand, with what this device made or heard of since they were asked for; those it alone has among them. */
+export function useCups() {
+  const query = useQuery({ queryKey: KEYS.cups, queryFn: () => ask<CupRecord[]>(API.cups) });
+  const entries = useSyncExternalStore(outbox.subscribe, outbox.all);
+  const { data: told } = query;
+  const data = useMemo(() => cupsWithHeard(told ?? [], entries), [told, entries]);
+  return { data: told === undefined && data.length === 0 ? undefined : data, error: query.error };
 }
 /** One batch, with what this device made or heard of since it was asked for. */
 export function useBatch(id: string) {

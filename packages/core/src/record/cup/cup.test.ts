@@ -47,7 +47,7 @@ const mixedCup = (): CupRecord =>
 describe('a cup', () => {
   test('is the sum of its additions, against NIST spoons', () => {
     const cup = cupNow(mixedCup());
-    const totals = cupTotals(cup);
+    const totals = cupTotals(cup, SHELF.dyes);
     // 3 tbsp + 1 tsp are 10 tsp, 2 tbsp are 6, 1/2 tsp: 16.5 tsp = 81.327 mL.
     expect(totals.ml.value).toBeCloseTo(16.5 * TSP, 4);
     // 1 % of 16 tsp and 4 % of half a one.
@@ -70,7 +70,7 @@ describe('a cup', () => {
     const last = record.events.at(-1)!;
     const without = withMore(record, strikeOut(last));
     expect(cupNow(without).additions).toHaveLength(6);
-    expect(cupTotals(cupNow(without)).ml.value).toBeCloseTo(16 * TSP, 4);
+    expect(cupTotals(cupNow(without), SHELF.dyes).ml.value).toBeCloseTo(16 * TSP, 4);
     expect(ledgerOf(without.events).reduce((sum, { ml }) => sum + ml, 0)).toBeCloseTo(16 * TSP, 4);
   });
 
@@ -101,7 +101,10 @@ describe('a cup', () => {
     });
     const cup = cupNow(withMore(record, splash));
     expect(cup.unmeasured).toMatchObject([{ written: 'a splash' }]);
-    expect(cupTotals(cup)).toMatchObject({ atLeast: true, ml: { value: expect.closeTo(TBSP, 4) } });
+    expect(cupTotals(cup, SHELF.dyes)).toMatchObject({
+      atLeast: true,
+      ml: { value: expect.closeTo(TBSP, 4) },
+    });
     expect(said(() => keepCup(cup, 1, KEPT_AS, SHELF.dyes))).toMatch(/Nobody measured “a splash”/);
   });
 
@@ -115,7 +118,7 @@ describe('a cup', () => {
         written: '1/8 tsp',
       }),
     );
-    const totals = cupTotals(cupNow(record));
+    const totals = cupTotals(cupNow(record), SHELF.dyes);
     expect(totals).toMatchObject({
       ml: { value: 0 },
       grams: { value: 0.4 },
@@ -290,7 +293,7 @@ test('over cup, pot and kept jar nothing is lost and nothing comes from nowhere'
           record = withMore(record, pour.cup);
           pours += 1;
         } else {
-          if (!(cupTotals(cup).grams.value > 0)) continue;
+          if (!(cupTotals(cup, SHELF.dyes).grams.value > 0)) continue;
           const kept = keepCup(cup, one.share, KEPT_AS, SHELF.dyes);
           out.ml += kept.stock?.volumeMl ?? 0;
           out.grams += ((kept.stock?.volumeMl ?? 0) * (kept.stock?.strengthPercent ?? 0)) / 100;
@@ -306,7 +309,7 @@ test('over cup, pot and kept jar nothing is lost and nothing comes from nowhere'
       const liquid = state.vessels.get('cup')!.liquid;
       into.ml = liquid.ml;
       into.grams = liquid.parcels.reduce((sum, { standardGrams }) => sum + standardGrams, 0);
-      const now = cupTotals(cupNow(record));
+      const now = cupTotals(cupNow(record), SHELF.dyes);
       // A kept jar is written down to six figures.
       expect(out.ml + now.ml.value).toBeCloseTo(into.ml, 2);
       expect(out.grams + now.grams.value).toBeCloseTo(into.grams, 4);

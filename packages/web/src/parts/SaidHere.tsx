@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { showMessagesWith, type Message } from '../parts/say';
+import { showMessagesWith, type Message } from './say';
 
 /** How long a message stands, ms. */
 const STANDS_MS = 8000;

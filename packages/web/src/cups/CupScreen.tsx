@@ -1,0 +1,229 @@
+import { useState } from 'react';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link, useParams } from 'react-router';
+import {
+  addToCup,
+  clockTime,
+  cupHex,
+  cupLines,
+  cupTotals,
+  formatAmount,
+  keepBeforeBlack,
+  partName,
+  ratioWords,
+  strikeOut,
+  threeFigures,
+  type Cup,
+  type CupTap,
+  type CupTotals,
+  type NewEvent,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { useAwake } from '../batch/useAwake';
+import { FigureText } from '../parts/FigureText';
+import { SaidHere } from '../parts/SaidHere';
+import { Waiting } from '../parts/Waiting';
+import { useShelf } from '../studio/queries';
+import { CupFor } from './CupFor';
+import { CupKeys } from './CupKeys';
+import { Glass } from './Glass';
+import { KeepRest } from './KeepRest';
+import { PourCup } from './PourCup';
+import { TowelTest } from './TowelTest';
+import { enterAtCup, useCup } from '../batch/useCup';
+
+/** The mixing cup: a color made by eye, spoon by spoon, every tap written down. */
+export function CupScreen() {
+  const { id = '' } = useParams();
+  const shelf = useShelf();
+  const found = useCup(id);
+  if (found === null)
+    return (
+      <Typography sx={{ p: 2 }}>
+        There is no such cup here. <Link to="/pots">To the pots</Link>
+      </Typography>
+    );
+  if (!found || !shelf.data) return <Waiting error={shelf.error} />;
+  return <AtCup key={id} {...found} shelf={shelf.data} />;
+}
+
+/** Lines that stand under the cup while its keys do: the rest is behind a key. */
+const LAST = 3;
+
+type Panel = 'pour' | 'towel' | 'keep' | null;
+
+function AtCup({ record, cup, shelf }: NonNullable<ReturnType<typeof useCup>> & { shelf: ShelfResponse }) {
+  useAwake();
+  const [panel, setPanel] = useState<Panel>(null);
+  const enter = (make: () => readonly NewEvent[], undoWord?: string): Promise<boolean> =>
+    enterAtCup(record, shelf, make, undoWord);
+  const tap = (what: CupTap): void => void enter(() => [addToCup(cup, what)]);
+  const [all, setAll] = useState(false);
+  const lines = cupLines(cup, shelf.dyes).toReversed();
+  const shown = all ? lines : lines.slice(0, LAST);
+  const sought = shelf.soughts.find(({ id }) => id === cup.sought);
+  const done = (): void => setPanel(null);
+  return (
+    <Box
+      sx={{
+        maxWidth: 760,
+        mx: 'auto',
+        display: 'flex',
+        flexDirection: 'column',
+        minHeight: { xs: 'calc(100dvh - var(--below, 0px))', sm: 0 },
+      }}
+    >
+      <Box sx={{ px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
+        <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
+          {cup.name}
+        </Typography>
+        {sought && (
+          <Typography variant="body2">
+            An attempt at <Link to={`/colorways/sought/${sought.id}`}>{sought.name}</Link>
+            {sought.words !== '' && `: ${sought.words}`}
+          </Typography>
+        )}
+        <CupFor cup={cup} shelf={shelf} enter={enter} />
+      </Box>
+      <Totals cup={cup} shelf={shelf} />
+      <Box component="ol" aria-label="What happened at the cup" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {shown.map(({ eventId, at, words }) => (
+          <Box
+            component="li"
+            key={eventId}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              px: { xs: 1.5, sm: 2 },
+              minHeight: 44,
+              borderTop: 1,
+              borderColor: 'divider',
+            }}
+          >
+            <Typography sx={{ flex: 1 }}>
+              {words}{' '}
+              <Typography component="span" variant="caption" color="text.secondary">
+                {clockTime(at)}
+              </Typography>
+            </Typography>
+            <Button
+              size="small"
+              aria-label={`Take back: ${words}`}
+              onClick={() => void enter(() => [strikeOut({ id: eventId })])}
+            >
+              Take back
+            </Button>
+          </Box>
+        ))}
+        {lines.length > LAST && (
+          <Box component="li" sx={{ px: 0.5, borderTop: 1, borderColor: 'divider' }}>
+            <Button aria-expanded={all} onClick={() => setAll(!all)}>
+              {all ? 'Only the last' : `${lines.length - LAST} before these`}
+            </Button>
+          </Box>
+        )}
+      </Box>
+      <Box
+        sx={{
+          position: 'sticky',
+          mt: { xs: 'auto', sm: 0 },
+          bottom: 'var(--below, 0px)',
+          zIndex: 15,
+          bgcolor: 'background.default',
+          borderTop: 3,
+          borderColor: 'text.primary',
+          px: 1.25,
+          pb: 1,
+        }}
+      >
+        <SaidHere />
+        {panel === 'pour' && <PourCup record={record} cup={cup} shelf={shelf} onDone={done} />}
+        {panel === 'towel' && <TowelTest enter={enter} onDone={done} />}
+        {panel === 'keep' && <KeepRest cup={cup} shelf={shelf} enter={enter} onDone={done} />}
+        {panel === null && (
+          <CupKeys
+            cup={cup}
+            shelf={shelf}
+            onTap={tap}
+            onPour={() => setPanel('pour')}
+            onTowel={() => setPanel('towel')}
+            onKeep={() => setPanel('keep')}
+            onBeforeBlack={() => void enter(() => [keepBeforeBlack(cup)], 'Kept as it is before black.')}
+          />
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The cup as it is drawn, and what it comes to. */
+function Totals({ cup, shelf }: { cup: Cup; shelf: ShelfResponse }) {
+  const totals = cupTotals(cup, shelf.dyes);
+  const before = cup.beforeBlack && cupTotals(cup, shelf.dyes, cup.beforeBlack.parts);
+  return (
+    <Box
+      component="section"
+      aria-label="In the cup"
+      sx={{ display: 'grid', gridTemplateColumns: '112px 1fr', gap: 1.5, px: { xs: 1.5, sm: 2 }, py: 1.5 }}
+    >
+      <Glass
+        level={cup.capacityMl === null ? 0.5 : totals.ml.value / cup.capacityMl}
+        hex={cupHex(cup, shelf.dyes)}
+      />
+      <Box sx={{ minWidth: 0 }}>
+        <FigureText
+          figure={totals.ml.value > 0 || totals.grams.value === 0 ? totals.ml : totals.grams}
+          name="In the cup"
+          px={34}
+        />
+        <Sums totals={totals} />
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
+          {totals.dyes.map((dye) => (
+            <li key={JSON.stringify([dye.part.material, dye.part.unit])}>
+              {partName(dye.part, shelf.dyes)}{' '}
+              <FigureText figure={dye.amount} name={partName(dye.part, shelf.dyes)} px={16} />
+              {dye.dos && ` · ${threeFigures(dye.dos.value)} %`}
+            </li>
+          ))}
+          {cup.unmeasured.map(({ material, written }, i) => (
+            <li key={i}>
+              {partName({ material }, shelf.dyes)}: {written}, not measured
+            </li>
+          ))}
+        </Box>
+        {before && cup.beforeBlack && (
+          <Typography variant="body2" sx={{ mt: 1, fontWeight: 700 }}>
+            Before black, kept {clockTime(cup.beforeBlack.at)}: {formatAmount(before.ml.value, 'mL')}
+            {ratioWords(before) !== '' && `, ${ratioWords(before)}`}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The sums below the large figure: volume, powder, depth on the goods, and the dyes to each other. */
+function Sums({ totals }: { totals: CupTotals }) {
+  const ratio = ratioWords(totals);
+  return (
+    <Typography variant="body2" component="div" sx={{ mt: 0.5 }}>
+      <FigureText figure={totals.grams} name="Dye in the cup" />
+      {totals.dos && (
+        <>
+          {' · '}
+          {totals.atLeast && 'at least '}
+          <FigureText figure={totals.dos} name="Depth on the goods" />
+        </>
+      )}
+      {ratio !== '' && (
+        <>
+          {' · '}
+          {ratio}
+        </>
+      )}
+    </Typography>
+  );
+}
