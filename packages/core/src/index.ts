@@ -163,6 +163,7 @@ export * from './record/open/wentInto';
 export * from './record/attempts/attempt';
 export * from './record/attempts/compareAttempts';
 export * from './record/attempts/nextAttempt';
+export * from './record/attempts/plannedDyes';
 export * from './record/cup/admitCup';
 export * from './record/cup/cup';
 export * from './record/cup/cupPlaces';

@@ -18,6 +18,7 @@ export const API = {
   batches: '/api/batches',
   running: '/api/running',
   cups: '/api/cups',
+  soughts: '/api/soughts',
   find: '/api/find',
   document: '/api/document',
   /** The same as an archive, for any size. */

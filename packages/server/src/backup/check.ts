@@ -11,6 +11,8 @@ import {
 import { everyBatch } from '../batches/read';
 import { everyCup } from '../cups/read';
 import { list } from '../shelf/store';
+import { studioFile } from '../storage/dataFolder';
+import { faultsOf, looseTables, openRaw } from '../storage/rawFile';
 import type { Storage } from '../storage/storage';
 
 /**
@@ -39,17 +41,20 @@ export async function checkStudio(storage: Storage): Promise<CheckResponse> {
   return { faults, missing: await missingEntries(storage), batches, events };
 }
 
-async function fileFaults({ sequelize }: Storage): Promise<string[]> {
-  const [pages, loose] = await Promise.all([
-    sequelize.query<Record<string, string>>('PRAGMA integrity_check(5)', { type: QueryTypes.SELECT }),
-    sequelize.query<{ table: string }>('PRAGMA foreign_key_check', { type: QueryTypes.SELECT }),
-  ]);
-  return [
-    ...pages.map((row) => String(Object.values(row)[0])).filter((said) => said !== 'ok'),
-    ...[...new Set(loose.map(({ table }) => table))].map(
-      (table) => `Rows of ${table} refer to something that is not there.`,
-    ),
-  ];
+/**
+ * What is wrong with the file itself. Looked at anew: a connection that has read the lists of words before may take what
+ * was written beside it since for damage (SQLite 3.52, `PRAGMA integrity_check` over FTS5).
+ */
+async function fileFaults({ folder }: Storage): Promise<string[]> {
+  const file = await openRaw(studioFile(folder), 'read');
+  try {
+    return [
+      ...(await faultsOf(file)),
+      ...(await looseTables(file)).map((table) => `Rows of ${table} refer to something that is not there.`),
+    ];
+  } finally {
+    await file.close();
+  }
 }
 
 /** Jars whose level does not agree with what the records poured from them; those of unreadable records apart. */

@@ -10,6 +10,7 @@ import {
 } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
 import { beginAgain } from './again';
+import { attemptsAt } from './attempts';
 import { lastCursor } from './arrivals';
 import { beginBatch } from './begin';
 import { bookPage } from './book';
@@ -40,6 +41,10 @@ export function batchRoutes(storage: Storage): Router {
   router.get(
     `${API.batches}/:id/went-into`,
     async (request, response) => void response.json(await wentInto(storage, request.params.id)),
+  );
+  router.get(
+    `${API.soughts}/:id/attempts`,
+    async (request, response) => void response.json(await attemptsAt(storage, request.params.id)),
   );
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);

@@ -35,7 +35,7 @@ import { Doubts } from '../batch/Doubts';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
 import { CameFrom, WentInto } from './CameFrom';
-import { KeepVersion } from './KeepVersion';
+import { KeepVersion } from '../batch/KeepVersion';
 import { TrueParts } from './TrueParts';
 
 /** One batch as it really was: its true recipe, where it left the plan, and everything that happened, in order. */
@@ -156,7 +156,10 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                       {dye.dos.value > ABSURD_DEPTH_PERCENT ? (
                         depthWords(dye.dos.value)
                       ) : (
-                        <FigureText figure={dye.dos} name={`True depth of ${dye.dyeName}`} />
+                        <>
+                          {dye.atLeast && 'at least '}
+                          <FigureText figure={dye.dos} name={`True depth of ${dye.dyeName}`} />
+                        </>
                       )}
                     </TableCell>
                     <TableCell align="right">

@@ -3,9 +3,19 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { Link } from 'react-router';
-import { formatAmount, planOrWhy, type ColorwayOnList, type Plan, type ShelfResponse } from '@ythrion/core';
-import { useColorways, useShelf } from '../studio/queries';
+import { Link, useNavigate } from 'react-router';
+import {
+  formatAmount,
+  planOrWhy,
+  soughtSchema,
+  type ColorwayOnList,
+  type Plan,
+  type ShelfResponse,
+} from '@ythrion/core';
+import { saidOf } from '../api/client';
+import { newId } from '../parts/newId';
+import { say } from '../parts/say';
+import { useColorways, usePutOnShelf, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
 import { Tick } from '../parts/Tick';
@@ -29,6 +39,7 @@ export function ColorwaysScreen() {
         <Button component={Link} to="/colorways/start" variant="outlined">
           Start several
         </Button>
+        <LookFor />
         {retired > 0 && (
           <Tick
             label={`Show ${retired} retired`}
@@ -37,6 +48,7 @@ export function ColorwaysScreen() {
           />
         )}
       </Box>
+      <LookedFor shelf={data} />
       {shown.length === 0 && (
         <Typography sx={{ px: 2 }}>
           No colorway yet. Begin one here, or try amounts in <Link to="/pour">Pour</Link> and keep them.
@@ -56,6 +68,45 @@ export function ColorwaysScreen() {
       >
         {shown.map((colorway) => (
           <Line key={colorway.id} colorway={colorway} shelf={data} />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** A color that is not found yet: its attempts stand side by side until one of them is it. */
+function LookFor() {
+  const put = usePutOnShelf('soughts');
+  const navigate = useNavigate();
+  const begin = async (): Promise<void> => {
+    const sought = soughtSchema.parse({ id: newId(), name: 'A color not found yet' });
+    try {
+      await put.mutateAsync(sought);
+      void navigate(`/colorways/sought/${sought.id}`);
+    } catch (error) {
+      say(saidOf(error));
+    }
+  };
+  return (
+    <Button variant="outlined" disabled={put.isPending} onClick={() => void begin()}>
+      Look for a color
+    </Button>
+  );
+}
+
+/** Colors that are looked for, and not found. */
+function LookedFor({ shelf }: { shelf: ShelfResponse }) {
+  const open = shelf.soughts.filter(({ retired, foundAs }) => !retired && foundAs === null);
+  if (open.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Looked for" sx={{ px: 2, pb: 2 }}>
+      <Typography variant="h2">Looked for</Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {open.map(({ id, name, words }) => (
+          <li key={id}>
+            <Link to={`/colorways/sought/${id}`}>{name}</Link>
+            {words !== '' && `: ${words}`}
+          </li>
         ))}
       </Box>
     </Box>

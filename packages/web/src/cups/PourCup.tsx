@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
+  checkShare,
   CUP_SHARES,
   cupPlaces,
   firstFree,
@@ -19,6 +20,7 @@ import {
   type Cup,
   type CupRecord,
   type NewEvent,
+  FieldError,
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
@@ -88,6 +90,8 @@ export function PourCup({
   };
   const pour = async (): Promise<void> => {
     if (batch) return pourInto(batch);
+    const empty = whyNot(() => checkShare(cup, Number(share)));
+    if (empty !== null) return say(empty);
     const { goods } = cup;
     const base = shelf.bases.find(({ id }) => id === goods?.baseId);
     if (!goods || !base)
@@ -172,4 +176,15 @@ export function PourCup({
       </Box>
     </Box>
   );
+}
+
+/** Why something cannot be done, as it says itself; null where it can. */
+function whyNot(work: () => void): string | null {
+  try {
+    work();
+    return null;
+  } catch (error) {
+    if (!(error instanceof FieldError)) throw error;
+    return error.message;
+  }
 }

@@ -13,6 +13,9 @@ const Colorways = lazy(async () => ({
 const StartSeveral = lazy(async () => ({
   default: (await import('../colorways/StartSeveralScreen')).StartSeveralScreen,
 }));
+const Attempts = lazy(async () => ({
+  default: (await import('../colorways/AttemptsScreen')).AttemptsScreen,
+}));
 const Formulation = lazy(async () => ({
   default: (await import('../colorways/FormulationScreen')).FormulationScreen,
 }));
@@ -42,6 +45,7 @@ export function Screens() {
           <Route path="pour" element={<QuickPour />} />
           <Route path="colorways" element={<Colorways />} />
           <Route path="colorways/start" element={<StartSeveral />} />
+          <Route path="colorways/sought/:id" element={<Attempts />} />
           <Route path="colorways/:id" element={<Formulation />} />
           <Route path="book" element={<Book />} />
           <Route path="book/remember" element={<Remember />} />

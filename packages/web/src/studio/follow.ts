@@ -23,6 +23,8 @@ export function followStudio(queries: QueryClient): void {
 function take(queries: QueryClient, arrival: Arrival): void {
   void outbox.heard([arrival]);
   void queries.invalidateQueries({ queryKey: [...KEYS.batches, 'page'] });
+  if (arrival.event.kind === 'sought')
+    void queries.invalidateQueries({ queryKey: [...KEYS.batches, 'attempts'] });
   const { id, kind } = arrival.event.of;
   if (kind === 'vessel') return takeOfCup(queries, arrival);
   const running = queries.getQueryData<BatchResponse[]>(KEYS.running);

@@ -107,6 +107,20 @@ export function useBatch(id: string) {
   const data = useMemo(() => batch && asTheyStand(withHeard(batch, entries)), [batch, entries]);
   return { data, error: query.error };
 }
+/** The attempts at a color, in order, with what this device made or heard of since they were asked for. */
+export function useAttempts(color: string) {
+  const query = useQuery({
+    queryKey: [...KEYS.batches, 'attempts', color],
+    queryFn: () => ask<BatchResponse[]>(`${API.soughts}/${color}/attempts`),
+  });
+  const entries = useSyncExternalStore(outbox.subscribe, outbox.all);
+  const { data: told } = query;
+  const data = useMemo(
+    () => told?.map((batch) => asTheyStand(withHeard(batch, entries.get(batch.id) ?? []))),
+    [told, entries],
+  );
+  return { data, error: query.error };
+}
 /** What a batch gave to later ones. */
 export const useWentInto = (id: string) =>
   useQuery({

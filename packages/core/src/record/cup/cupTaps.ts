@@ -56,19 +56,28 @@ export function cupReach(
     cup.additions.some(
       (one) => one.unit === unit && JSON.stringify(one.material) === JSON.stringify(material),
     );
-  const primaries = Object.values(shelf.studio.habits.primaries);
+  const first = new Set(
+    Object.values(shelf.studio.habits.primaries).map((dyeId) => usualJar(shelf.stocks, dyeId)),
+  );
   const rank = ({ material }: AdditionChoice): number => {
     if (material.kind !== 'dye' || material.stockId === null) return 2;
-    if (primaries.includes(material.dyeId)) return 0;
+    if (first.has(material.stockId)) return 0;
     return (shelf.stockLeft[material.stockId] ?? 1) > 0 ? 1 : 2;
   };
   const dyes = all
     .filter(({ material }) => material.kind === 'dye')
     .toSorted((one, other) => rank(one) - rank(other));
-  const first = dyes.filter((choice) => rank(choice) < 2).slice(0, IN_REACH);
-  const near = [...first, ...dyes.filter((choice) => !first.includes(choice) && isIn(choice))];
+  const inReach = dyes.filter((choice) => rank(choice) < 2).slice(0, IN_REACH);
+  const near = [...inReach, ...dyes.filter((choice) => !inReach.includes(choice) && isIn(choice))];
   const water = all.filter(({ material }) => material.kind === 'water');
   return { keys: [...near, ...water], others: dyes.filter((choice) => !near.includes(choice)) };
+}
+
+/** The jar that a dye is mixed from: of several the one nearest to 1 %; null where there is none. */
+function usualJar(stocks: Shelf['stocks'], dyeId: string | null): string | null {
+  const off = ({ strengthPercent }: Shelf['stocks'][number]): number => Math.abs(Math.log(strengthPercent));
+  const jars = stocks.filter((jar) => jar.dyeId === dyeId && !jar.retired);
+  return jars.toSorted((one, other) => off(one) - off(other))[0]?.id ?? null;
 }
 
 /** A pour that is asked for with a held tap, on a wet glass: so much stock or powder in one go (common practice, no source). */

@@ -21,10 +21,16 @@ export function KeepVersion({
   batch,
   version,
   reading,
+  name = batch.name,
+  onKept,
 }: {
   batch: Batch;
   version: VersionOf | null;
   reading: Reading;
+  /** What a colorway of its own is called. */
+  name?: string;
+  /** Told of the colorway that it became. */
+  onKept?: (colorwayId: string) => Promise<unknown>;
 }) {
   const versions = useColorway(batch.colorwayId ?? '', batch.colorwayId !== null);
   const save = useSaveColorway();
@@ -37,7 +43,7 @@ export function KeepVersion({
     const next = colorwaySchema.safeParse({
       id: newest?.id ?? newId(),
       code: newest?.code ?? '',
-      name: newest?.name ?? batch.name,
+      name: newest?.name ?? name,
       note: `As batch ${batch.code} was really dyed.`,
       version: (newest?.version ?? 0) + 1,
       recipe: version.recipe,
@@ -48,6 +54,7 @@ export function KeepVersion({
       return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be kept as a recipe.');
     try {
       const kept = await save.mutateAsync(next.data);
+      await onKept?.(kept.id);
       say(`Kept as version ${kept.version}.`);
       void navigate(`/colorways/${kept.id}`);
     } catch (error) {
