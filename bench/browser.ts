@@ -8,6 +8,7 @@ import type { Colorway } from '@ythrion/core';
 import { CHROMIUM } from '../scripts/chromium.mjs';
 import type { Measure } from './bench';
 import { cardTimes } from './card';
+import { cupTimes } from './cup';
 import { FRAME_MS, framesWhile, share } from './frames';
 import { tapTimes } from './tap';
 
@@ -45,6 +46,7 @@ export async function browserTimes(root: string): Promise<Measure[]> {
       ...(await typing(page, `${url}/colorways/twelve`, 'Each, dry', 'twelve passes')),
       ...(await tapTimes(browser, url)),
       ...(await cardTimes(browser, url, 'twelve')),
+      ...(await cupTimes(browser, url)),
     ];
   } finally {
     await browser.close();

@@ -126,6 +126,7 @@ export * from './record/alter/setOtherwise';
 export * from './record/alter/step';
 export * from './record/alter/toCome';
 export * from './record/actualRecipe';
+export * from './record/soFar';
 export * from './record/additionChoices';
 export * from './record/additions';
 export * from './record/admitEvent';

@@ -79,7 +79,8 @@ export function actualRecipe(batch: Batch, dyes: readonly Dye[]): ActualRecipe {
   };
 }
 
-function actualDyes(
+/** Every dye that went in, of what stands. @param end where the goods are once all is done @param dyes for their names */
+export function actualDyes(
   batch: Batch,
   end: State,
   additions: readonly PotAddition[],

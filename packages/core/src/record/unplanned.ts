@@ -19,6 +19,19 @@ export function unplannedAct(batch: BegunBatch, pass: string | null, added: Meas
     : { kind: 'put', ...common, material, amount, unit, into: { vessel } };
 }
 
+/** The same for what nobody measured: what was said stands beside it in its entry. */
+export function unmeasuredAct(
+  batch: BegunBatch,
+  pass: string | null,
+  { material, unit }: Omit<MeasuredOut, 'amount'>,
+): Act {
+  const common = { pass, line: null, purpose: 'unplanned' as const };
+  const vessel = vesselOfPass(batch, pass);
+  return material.kind === 'water'
+    ? { kind: 'run', ...common, vessel, ml: null, celsius: null }
+    : { kind: 'put', ...common, material, amount: null, unit, into: { vessel } };
+}
+
 /** A look at something, as an act. @param ph what a meter or strip showed */
 export function lookAct(pass: string | null, of: LookedAt, answer: string, ph: number | null = null): Act {
   return {

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef } from 'react';
 import {
   admitCup,
   cupNow,
@@ -38,18 +38,21 @@ export function useFullCups(): Cup[] {
   );
 }
 
-/** Enters things into the record of a cup, kept on this device before they show. False where they were refused, which is said. */
+/**
+ * Enters things into the record of a cup, kept on this device before they show. False where they were refused, which is said.
+ * @param make given the cup as it stands
+ */
 export async function enterAtCup(
   record: CupRecord,
   shelf: Pick<ShelfResponse, 'dyes' | 'stocks'>,
-  make: () => readonly NewEvent[],
+  make: (cup: Cup) => readonly NewEvent[],
   undoWord?: string,
 ): Promise<boolean> {
   restKeys();
   const of = { kind: 'vessel', id: record.id } as const;
   const at = studioNow();
   try {
-    const events = make();
+    const events = make(cupNow(record));
     let known = record;
     for (const event of events) {
       const aside = outbox.aside(of, event, at);
@@ -75,4 +78,19 @@ export async function enterAtCup(
     say(error instanceof FieldError ? error.message : saidOfEntry(error));
     return false;
   }
+}
+
+/** Enters things into the record of a cup as it stands by then. */
+export type EnterAtCup = (make: (cup: Cup) => readonly NewEvent[], undoWord?: string) => Promise<boolean>;
+
+/** What enters things at a cup; it stays the same one, whatever comes into the cup. */
+export function useEnterAtCup(record: CupRecord, shelf: Pick<ShelfResponse, 'dyes' | 'stocks'>): EnterAtCup {
+  const latest = useRef({ record, shelf });
+  useLayoutEffect(() => {
+    latest.current = { record, shelf };
+  });
+  return useCallback(
+    (make, undoWord) => enterAtCup(latest.current.record, latest.current.shelf, make, undoWord),
+    [],
+  );
 }

@@ -1,4 +1,5 @@
-import { beginCup, cupFor, newGoodsLine, type Cup, type NewEvent, type ShelfResponse } from '@ythrion/core';
+import { beginCup, cupFor, newGoodsLine, type Cup, type ShelfResponse } from '@ythrion/core';
+import type { EnterAtCup } from '../batch/useCup';
 import { newId } from '../parts/newId';
 import { SaidAmount } from '../sentence/SaidAmount';
 import { SaidChoice } from '../sentence/SaidChoice';
@@ -7,7 +8,7 @@ import { Sentence } from '../sentence/Sentence';
 interface CupForProps {
   cup: Cup;
   shelf: ShelfResponse;
-  enter: (make: () => readonly NewEvent[]) => Promise<boolean>;
+  enter: EnterAtCup;
 }
 
 /** What a cup is for, and how large it is: as a sentence. */

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -16,9 +16,10 @@ import {
   strikeOut,
   threeFigures,
   type Cup,
+  type CupRecord,
   type CupTap,
   type CupTotals,
-  type NewEvent,
+  type Dye,
   type ShelfResponse,
 } from '@ythrion/core';
 import { useAwake } from '../batch/useAwake';
@@ -32,7 +33,7 @@ import { Glass } from './Glass';
 import { KeepRest } from './KeepRest';
 import { PourCup } from './PourCup';
 import { TowelTest } from './TowelTest';
-import { enterAtCup, useCup } from '../batch/useCup';
+import { useCup, useEnterAtCup, type EnterAtCup } from '../batch/useCup';
 
 /** The mixing cup: a color made by eye, spoon by spoon, every tap written down. */
 export function CupScreen() {
@@ -57,14 +58,11 @@ type Panel = 'pour' | 'towel' | 'keep' | null;
 function AtCup({ record, cup, shelf }: NonNullable<ReturnType<typeof useCup>> & { shelf: ShelfResponse }) {
   useAwake();
   const [panel, setPanel] = useState<Panel>(null);
-  const enter = (make: () => readonly NewEvent[], undoWord?: string): Promise<boolean> =>
-    enterAtCup(record, shelf, make, undoWord);
-  const tap = (what: CupTap): void => void enter(() => [addToCup(cup, what)]);
-  const [all, setAll] = useState(false);
-  const lines = cupLines(cup, shelf.dyes).toReversed();
-  const shown = all ? lines : lines.slice(0, LAST);
-  const sought = shelf.soughts.find(({ id }) => id === cup.sought);
-  const done = (): void => setPanel(null);
+  const enter = useEnterAtCup(record, shelf);
+  const tap = useCallback((what: CupTap) => void enter((now) => [addToCup(now, what)]), [enter]);
+  const done = useCallback(() => setPanel(null), []);
+  // What was tapped shows in its total at once; lines, keys and panels follow.
+  const shown = useDeferredValue(useMemo(() => ({ record, cup, shelf }), [record, cup, shelf]));
   return (
     <Box
       sx={{
@@ -75,94 +73,140 @@ function AtCup({ record, cup, shelf }: NonNullable<ReturnType<typeof useCup>> & 
         minHeight: { xs: 'calc(100dvh - var(--below, 0px))', sm: 0 },
       }}
     >
-      <Box sx={{ px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
-        <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
-          {cup.name}
-        </Typography>
-        {sought && (
-          <Typography variant="body2">
-            An attempt at <Link to={`/colorways/sought/${sought.id}`}>{sought.name}</Link>
-            {sought.words !== '' && `: ${sought.words}`}
-          </Typography>
-        )}
-        <CupFor cup={cup} shelf={shelf} enter={enter} />
-      </Box>
-      <Totals cup={cup} shelf={shelf} />
-      <Box component="ol" aria-label="What happened at the cup" sx={{ m: 0, p: 0, listStyle: 'none' }}>
-        {shown.map(({ eventId, at, words }) => (
-          <Box
-            component="li"
-            key={eventId}
-            sx={{
-              display: 'flex',
-              alignItems: 'center',
-              gap: 1,
-              px: { xs: 1.5, sm: 2 },
-              minHeight: 44,
-              borderTop: 1,
-              borderColor: 'divider',
-            }}
-          >
-            <Typography sx={{ flex: 1 }}>
-              {words}{' '}
-              <Typography component="span" variant="caption" color="text.secondary">
-                {clockTime(at)}
-              </Typography>
-            </Typography>
-            <Button
-              size="small"
-              aria-label={`Take back: ${words}`}
-              onClick={() => void enter(() => [strikeOut({ id: eventId })])}
-            >
-              Take back
-            </Button>
-          </Box>
-        ))}
-        {lines.length > LAST && (
-          <Box component="li" sx={{ px: 0.5, borderTop: 1, borderColor: 'divider' }}>
-            <Button aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? 'Only the last' : `${lines.length - LAST} before these`}
-            </Button>
-          </Box>
-        )}
-      </Box>
-      <Box
-        sx={{
-          position: 'sticky',
-          mt: { xs: 'auto', sm: 0 },
-          bottom: 'var(--below, 0px)',
-          zIndex: 15,
-          bgcolor: 'background.default',
-          borderTop: 3,
-          borderColor: 'text.primary',
-          px: 1.25,
-          pb: 1,
-        }}
-      >
-        <SaidHere />
-        {panel === 'pour' && <PourCup record={record} cup={cup} shelf={shelf} onDone={done} />}
-        {panel === 'towel' && <TowelTest enter={enter} onDone={done} />}
-        {panel === 'keep' && <KeepRest cup={cup} shelf={shelf} enter={enter} onDone={done} />}
-        {panel === null && (
-          <CupKeys
-            cup={cup}
-            shelf={shelf}
-            onTap={tap}
-            onPour={() => setPanel('pour')}
-            onTowel={() => setPanel('towel')}
-            onKeep={() => setPanel('keep')}
-            onBeforeBlack={() => void enter(() => [keepBeforeBlack(cup)], 'Kept as it is before black.')}
-          />
-        )}
-      </Box>
+      <Head {...shown} enter={enter} />
+      <Totals cup={cup} dyes={shelf.dyes} />
+      <Lines {...shown} enter={enter} />
+      <Below {...shown} panel={panel} enter={enter} onTap={tap} onPanel={setPanel} onDone={done} />
     </Box>
   );
 }
 
+interface Shown {
+  record: CupRecord;
+  cup: Cup;
+  shelf: ShelfResponse;
+}
+
+/** What the cup is called, what it is an attempt at, and for which goods. */
+const Head = memo(function Head({ cup, shelf, enter }: Shown & { enter: EnterAtCup }) {
+  const sought = shelf.soughts.find(({ id }) => id === cup.sought);
+  return (
+    <Box sx={{ px: { xs: 1.5, sm: 2 }, pt: 1.5, pb: 1, borderBottom: 1, borderColor: 'divider' }}>
+      <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
+        {cup.name}
+      </Typography>
+      {sought && (
+        <Typography variant="body2">
+          An attempt at <Link to={`/colorways/sought/${sought.id}`}>{sought.name}</Link>
+          {sought.words !== '' && `: ${sought.words}`}
+        </Typography>
+      )}
+      <CupFor cup={cup} shelf={shelf} enter={enter} />
+    </Box>
+  );
+});
+
+/** What happened at the cup, the last first, each with a key that takes it back. */
+const Lines = memo(function Lines({ cup, shelf, enter }: Shown & { enter: EnterAtCup }) {
+  const [all, setAll] = useState(false);
+  const lines = cupLines(cup, shelf.dyes).toReversed();
+  const shown = all ? lines : lines.slice(0, LAST);
+  return (
+    <Box component="ol" aria-label="What happened at the cup" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+      {shown.map(({ eventId, at, words }) => (
+        <Box
+          component="li"
+          key={eventId}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            px: { xs: 1.5, sm: 2 },
+            minHeight: 44,
+            borderTop: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Typography sx={{ flex: 1 }}>
+            {words}{' '}
+            <Typography component="span" variant="caption" color="text.secondary">
+              {clockTime(at)}
+            </Typography>
+          </Typography>
+          <Button
+            size="small"
+            aria-label={`Take back: ${words}`}
+            onClick={() => void enter(() => [strikeOut({ id: eventId })])}
+          >
+            Take back
+          </Button>
+        </Box>
+      ))}
+      {lines.length > LAST && (
+        <Box component="li" sx={{ px: 0.5, borderTop: 1, borderColor: 'divider' }}>
+          <Button aria-expanded={all} onClick={() => setAll(!all)}>
+            {all ? 'Only the last' : `${lines.length - LAST} before these`}
+          </Button>
+        </Box>
+      )}
+    </Box>
+  );
+});
+
+/** The keys along the lower edge, or what one of them asks. */
+const Below = memo(function Below({
+  record,
+  cup,
+  shelf,
+  panel,
+  enter,
+  onTap,
+  onPanel,
+  onDone,
+}: Shown & {
+  panel: Panel;
+  enter: EnterAtCup;
+  onTap: (tap: CupTap) => void;
+  onPanel: (panel: Panel) => void;
+  onDone: () => void;
+}) {
+  return (
+    <Box
+      sx={{
+        position: 'sticky',
+        mt: { xs: 'auto', sm: 0 },
+        bottom: 'var(--below, 0px)',
+        zIndex: 15,
+        bgcolor: 'background.default',
+        borderTop: 3,
+        borderColor: 'text.primary',
+        px: 1.25,
+        pb: 1,
+      }}
+    >
+      <SaidHere />
+      {panel === 'pour' && <PourCup record={record} cup={cup} shelf={shelf} onDone={onDone} />}
+      {panel === 'towel' && <TowelTest enter={enter} onDone={onDone} />}
+      {panel === 'keep' && <KeepRest cup={cup} shelf={shelf} enter={enter} onDone={onDone} />}
+      {panel === null && (
+        <CupKeys
+          cup={cup}
+          shelf={shelf}
+          onTap={onTap}
+          onPour={() => onPanel('pour')}
+          onTowel={() => onPanel('towel')}
+          onKeep={() => onPanel('keep')}
+          onBeforeBlack={() => void enter((now) => [keepBeforeBlack(now)], 'Kept as it is before black.')}
+        />
+      )}
+    </Box>
+  );
+});
+
 /** The cup as it is drawn, and what it comes to. */
-function Totals({ cup, shelf }: { cup: Cup; shelf: ShelfResponse }) {
-  const totals = cupTotals(cup, shelf.dyes);
-  const before = cup.beforeBlack && cupTotals(cup, shelf.dyes, cup.beforeBlack.parts);
+function Totals({ cup, dyes }: { cup: Cup; dyes: readonly Dye[] }) {
+  const totals = cupTotals(cup, dyes);
+  const before = cup.beforeBlack && cupTotals(cup, dyes, cup.beforeBlack.parts);
   return (
     <Box
       component="section"
@@ -171,7 +215,7 @@ function Totals({ cup, shelf }: { cup: Cup; shelf: ShelfResponse }) {
     >
       <Glass
         level={cup.capacityMl === null ? 0.5 : totals.ml.value / cup.capacityMl}
-        hex={cupHex(cup, shelf.dyes)}
+        hex={cupHex(cup, dyes)}
       />
       <Box sx={{ minWidth: 0 }}>
         <FigureText
@@ -183,14 +227,14 @@ function Totals({ cup, shelf }: { cup: Cup; shelf: ShelfResponse }) {
         <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
           {totals.dyes.map((dye) => (
             <li key={JSON.stringify([dye.part.material, dye.part.unit])}>
-              {partName(dye.part, shelf.dyes)}{' '}
-              <FigureText figure={dye.amount} name={partName(dye.part, shelf.dyes)} px={16} />
+              {partName(dye.part, dyes)}{' '}
+              <FigureText figure={dye.amount} name={partName(dye.part, dyes)} px={16} />
               {dye.dos && ` · ${threeFigures(dye.dos.value)} %`}
             </li>
           ))}
           {cup.unmeasured.map(({ material, written }, i) => (
             <li key={i}>
-              {partName({ material }, shelf.dyes)}: {written}, not measured
+              {partName({ material }, dyes)}: {written}, not measured
             </li>
           ))}
         </Box>

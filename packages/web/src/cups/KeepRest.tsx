@@ -2,7 +2,8 @@ import { useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { cupTotals, keepCup, pourAway, type Cup, type NewEvent, type ShelfResponse } from '@ythrion/core';
+import { cupTotals, keepCup, pourAway, type Cup, type ShelfResponse } from '@ythrion/core';
+import type { EnterAtCup } from '../batch/useCup';
 import { studioNow } from '../api/studioClock';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
@@ -18,7 +19,7 @@ export function KeepRest({
 }: {
   cup: Cup;
   shelf: ShelfResponse;
-  enter: (make: () => readonly NewEvent[], undoWord?: string) => Promise<boolean>;
+  enter: EnterAtCup;
   onDone: () => void;
 }) {
   const [name, setName] = useState(`${cup.name} mix`);

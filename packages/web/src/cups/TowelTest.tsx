@@ -3,16 +3,11 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { towelTest, type NewEvent } from '@ythrion/core';
+import { towelTest } from '@ythrion/core';
+import type { EnterAtCup } from '../batch/useCup';
 
 /** A dab on a towel, in words: a guide, and misleading for browns and darks. */
-export function TowelTest({
-  enter,
-  onDone,
-}: {
-  enter: (make: () => readonly NewEvent[], undoWord?: string) => Promise<boolean>;
-  onDone: () => void;
-}) {
+export function TowelTest({ enter, onDone }: { enter: EnterAtCup; onDone: () => void }) {
   const [words, setWords] = useState('');
   const keep = async (): Promise<void> => {
     if (await enter(() => [towelTest(words)], `Towel: ${words}.`)) onDone();

@@ -8,7 +8,10 @@ import {
   amountOf,
   CAUTIONS,
   formatAmount,
+  isLargePour,
   materialName,
+  moreOfThis,
+  moreWords,
   putCautions,
   quantityFor,
   readingOf,
@@ -16,8 +19,10 @@ import {
   strikeOut,
   type RecordState,
   type ShelfResponse,
+  unmeasuredAct,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
+import { HeldButton } from '../parts/HeldButton';
 import { QuantityField } from '../parts/QuantityField';
 import type { Recorder } from '../batch/useRecord';
 
@@ -41,6 +46,24 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
   const cautions = (choice ? putCautions(choice.material, choice.unit, false) : []).filter(
     (name) => !state.acknowledged.includes(name),
   );
+  const more = moreOfThis(batch, state.pass);
+  const moreSaid =
+    more &&
+    moreWords(more, { batch, dyes: [...batch.formulation.dyes, ...shelf.dyes], studio: shelf.studio });
+  const splash = (): void => {
+    if (!choice) return;
+    void recorder.record(
+      {
+        kind: 'act',
+        planned: null,
+        act: unmeasuredAct(batch, state.pass, choice),
+        written: 'a splash',
+        note: '',
+      },
+      `A splash of ${choice.label}: not measured.`,
+    );
+    setOpen(false);
+  };
   const keep = async (): Promise<void> => {
     if (!choice || !amount) return;
     const kept = await recorder.record(
@@ -121,6 +144,18 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
           </Button>
         </Box>
       )}
+      {open && choice && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+          {more && (
+            <OnceMore
+              said={`Once more ${moreSaid}`}
+              large={isLargePour({ ...more.what, written: more.written })}
+              onPress={() => void recorder.record(more.event, `Once more ${moreSaid}.`)}
+            />
+          )}
+          <Button onClick={splash}>A splash, not measured</Button>
+        </Box>
+      )}
       {open &&
         cautions.map((name) => (
           <Typography key={name} variant="body2" sx={{ mt: 1, borderLeft: 3, pl: 1 }}>
@@ -128,5 +163,18 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
           </Typography>
         ))}
     </Box>
+  );
+}
+
+/** What went in last, once more; a large pour is held. */
+function OnceMore({ said, large, onPress }: { said: string; large: boolean; onPress: () => void }) {
+  return large ? (
+    <HeldButton variant="outlined" onHeld={onPress}>
+      {said}
+    </HeldButton>
+  ) : (
+    <Button variant="outlined" onClick={onPress}>
+      {said}
+    </Button>
   );
 }

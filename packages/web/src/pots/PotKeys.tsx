@@ -6,6 +6,7 @@ import {
   BATH_READINGS,
   CLEAR,
   formatAmount,
+  isLargePour,
   leaveOut,
   lineBegun,
   lineDone,
@@ -26,11 +27,13 @@ import {
   type LineState,
   type LineWords,
   type MeasuredOut,
+  type MoreOfThis,
   type Reading,
   type RecordState,
   type ShelfResponse,
 } from '@ythrion/core';
 import { studioNowMs } from '../api/studioClock';
+import { HeldButton } from '../parts/HeldButton';
 import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
 import { SaidHere } from '../parts/SaidHere';
@@ -320,18 +323,7 @@ function WaitingKeys(props: KeysProps) {
             longer
           </Button>
         ))}
-        {more && inBath && (
-          <Button
-            variant="outlined"
-            aria-label={`More of this: ${much}`}
-            onClick={() => void recorder.record(more.event, `Once more ${much}.`)}
-            sx={SMALL}
-          >
-            more of
-            <br />
-            this
-          </Button>
-        )}
+        {more && inBath && <MoreKey more={more} much={much ?? ''} recorder={recorder} />}
         {inBath && (
           <Button variant="outlined" onClick={onGoodsIn} sx={SMALL}>
             goods
@@ -342,6 +334,28 @@ function WaitingKeys(props: KeysProps) {
       </Row>
       <DoneKey {...props} />
     </>
+  );
+}
+
+/** What went in last, once more, by one tap; a large pour is held. */
+function MoreKey({ more, much, recorder }: { more: MoreOfThis; much: string; recorder: Recorder }) {
+  const put = (): void => void recorder.record(more.event, `Once more ${much}.`);
+  const common = { variant: 'outlined', 'aria-label': `More of this: ${much}`, sx: SMALL } as const;
+  const word = (
+    <>
+      more of
+      <br />
+      this
+    </>
+  );
+  return isLargePour({ ...more.what, written: more.written }) ? (
+    <HeldButton {...common} onHeld={put}>
+      {word}
+    </HeldButton>
+  ) : (
+    <Button {...common} onClick={put}>
+      {word}
+    </Button>
   );
 }
 

@@ -33,6 +33,7 @@ import { Amount } from '../parts/Amount';
 import { OpenedBatch } from '../batch/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
 import { AlsoDone } from './AlsoDone';
+import { InSoFar } from './InSoFar';
 import { NameBatch } from './NameBatch';
 import { OpenSteps } from './OpenSteps';
 import { potView, type PotView } from '../batch/potView';
@@ -72,14 +73,14 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const closed = state.closed !== null;
   const open = isOpen(batch.card);
   // What was tapped shows at once; what else can be done at the pot follows.
-  const shown = useDeferredValue(useMemo(() => ({ batch, view }), [batch, view]));
+  const shown = useDeferredValue(useMemo(() => ({ batch, view, shelf }), [batch, view, shelf]));
   const done = state.lines.filter(({ status }) => status === 'done');
   const toCome = state.lines.filter((line) => line.status !== 'done' && line !== state.current);
   const likely = forecast(state, now);
   const step = { closed, now, reading, shelf, recorder, acknowledged: state.acknowledged };
   return (
     <Box sx={{ maxWidth: 760, mx: 'auto', pb: { xs: 0, sm: 3 } }}>
-      <Head {...shown} now={now} done={closed ? null : likely.done} />
+      <Head batch={shown.batch} view={shown.view} now={now} done={closed ? null : likely.done} />
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
       {!closed && batch.colorwayId !== null && (
@@ -128,7 +129,7 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       </Box>
       {state.lines.some(({ status }) => status === 'running') && <RingNote />}
       {open && <OpenSteps batch={batch} reading={reading} recorder={recorder} closed={closed} />}
-      <Below {...shown} shelf={shelf} recorder={recorder} change={change} onGoodsIn={onGoodsIn} />
+      <Below {...shown} recorder={recorder} change={change} onGoodsIn={onGoodsIn} />
       <PotKeys
         batch={batch}
         state={state}
@@ -169,6 +170,7 @@ function Asked({ children }: { children: ReactNode }) {
 interface Shown {
   batch: Batch;
   view: PotView;
+  shelf: ShelfResponse;
 }
 
 /** Which pot this is, how full, and what its clock says. */
@@ -177,7 +179,10 @@ const Head = memo(function Head({
   view: { state, level },
   now,
   done,
-}: Shown & { now: number; /** When all of it is likely to be done, ISO 8601. */ done: string | null }) {
+}: Omit<Shown, 'shelf'> & {
+  now: number;
+  /** When all of it is likely to be done, ISO 8601. */ done: string | null;
+}) {
   const clock = potClock(state, now);
   const passNow = state.current?.line.act.pass ?? state.pass;
   return (
@@ -229,7 +234,7 @@ const Below = memo(function Below({
   recorder,
   change,
   onGoodsIn,
-}: Shown & { shelf: ShelfResponse; recorder: Recorder; change: Change; onGoodsIn: () => void }) {
+}: Shown & { recorder: Recorder; change: Change; onGoodsIn: () => void }) {
   if (state.closed !== null) return null;
   const open = isOpen(batch.card);
   const verdict = batch.events.some(({ kind }) => kind === 'act') && (
@@ -239,6 +244,7 @@ const Below = memo(function Below({
   return (
     <>
       {over && verdict}
+      <InSoFar batch={batch} shelf={shelf} />
       {open && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} open />}
       <AlsoDone batch={batch} state={state} recorder={recorder} open={open} />
       <CheckBar recorder={recorder} state={state} batch={batch} />
