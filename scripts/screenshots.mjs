@@ -97,34 +97,56 @@ const VIEWS = [
     },
   },
   {
-    name: 'bleeds-phone',
-    path: '/colorways/high-mass',
-    size: PHONE,
+    name: 'attempts',
+    path: '/colorways',
+    size: DESK,
     act: async (page) => {
-      await begin(page);
-      await walk(page, /^Rinse/);
-      await keys(page).getByRole('button', { name: 'only with soap' }).click();
-      await page.getByRole('heading', { name: 'It bleeds with soap' }).waitFor();
+      await page.getByRole('button', { name: 'Look for a color' }).click();
+      await page.getByLabel('Name of the color').fill('Weathercock');
+      await page.getByLabel('In words').fill('old copper in rain');
+      await page.getByRole('button', { name: 'Keep these words' }).click();
+      await page.getByRole('heading', { name: 'Weathercock' }).waitFor();
+      const color = page.url();
+      for (const [i, [gold, rose, moss, words]] of /** @type {[number, number, number, string][]} */ ([
+        [3, 2, 0, 'too pink'],
+        [3, 1, 1, 'a little too light'],
+        [4, 2, 1, 'that is it'],
+      ]).entries()) {
+        await page.goto(color, { waitUntil: 'networkidle' });
+        await page.getByRole('button', { name: `Mix attempt ${i + 1} by eye` }).click();
+        await page.getByLabel('Base').selectOption({ label: 'Ratchet Sock' });
+        await spoons(page, 'Clapper Gold 1 %', '1 tbsp', gold);
+        await spoons(page, 'Foundry Rose 1 %', '1 tbsp', rose);
+        await spoons(page, 'Bronze Moss 1 %', '1/2 tsp', moss);
+        await page.getByRole('button', { name: 'Pour it' }).click();
+        await page.getByLabel('Into', { exact: true }).selectOption('new');
+        await page.getByRole('button', { name: 'Pour', exact: true }).click({ delay: 700 });
+        const put = page.getByRole('region', { name: 'Put in' });
+        await put.getByLabel('What', { exact: true }).selectOption({ label: 'water' });
+        await put.getByLabel('How much').fill('3 L');
+        await put.getByRole('button', { name: 'Keep', exact: true }).click();
+        await page.getByLabel('In words').fill(words);
+        await page.getByRole('button', { name: i < 2 ? 'not right' : 'as wanted' }).click();
+        await page.getByRole('button', { name: 'Close the batch' }).click();
+        await page.waitForURL(/book/);
+      }
+      await page.goto(color, { waitUntil: 'networkidle' });
+      await page.getByLabel('It is', { exact: true }).selectOption('between');
     },
   },
   {
-    name: 'taught-phone',
-    path: '/colorways/green-bronze',
+    name: 'cup-phone',
+    path: '/pots',
     size: PHONE,
     act: async (page) => {
-      await begin(page);
-      await walk(page, /^Pour Verdigris/);
-      await keys(page).getByRole('button', { name: 'Poured something else' }).click();
-      await keys(page).getByLabel('Really poured').fill('150');
-      await keys(page).getByRole('button', { name: 'Keep' }).click();
-      await keys(page).getByRole('button', { name: 'Leave it out' }).click();
-      await page
-        .getByText(/^Left out/)
-        .first()
-        .waitFor();
-      await page.goto(`${url}/colorways/green-bronze`, { waitUntil: 'networkidle' });
-      await begin(page);
-      await page.getByRole('button', { name: 'The same here' }).waitFor();
+      await page.getByRole('button', { name: 'Mix a color' }).click();
+      await page.getByLabel('Base').selectOption({ label: 'Ratchet Sock' });
+      await spoons(page, 'Clapper Gold 1 %', '1 tbsp', 3);
+      await spoons(page, 'Foundry Rose 1 %', '1 tbsp', 2);
+      await page.getByRole('button', { name: 'before black' }).click();
+      await spoons(page, 'Bronze Moss 1 %', '1/2 tsp', 1);
+      await page.waitForTimeout(8500);
+      await page.evaluate(() => scrollTo(0, 0));
     },
   },
   {
@@ -174,6 +196,14 @@ const VIEWS = [
 
 /** The keys of the step that is to be done. @param {import('@playwright/test').Page} page */
 const keys = (page) => page.getByRole('group', { name: 'Keys of this step' });
+
+/** So many spoons of a jar into the cup. @param {import('@playwright/test').Page} page @param {string} jar @param {string} spoon @param {number} count */
+async function spoons(page, jar, spoon, count) {
+  if (count === 0) return;
+  await page.getByRole('button', { name: jar, exact: true }).click();
+  for (let i = 0; i < count; i += 1)
+    await page.getByRole('button', { name: `${spoon} of ${jar}`, exact: true }).click();
+}
 
 /** From a formulation to its card. @param {import('@playwright/test').Page} page */
 async function begin(page) {
