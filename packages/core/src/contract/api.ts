@@ -69,7 +69,7 @@ export type BatchResponse = Batch;
 
 /** GET /api/find */
 export interface Finding {
-  kind: 'colorway' | 'batch' | 'dye' | 'stock' | 'base' | 'pot' | 'tool';
+  kind: 'colorway' | 'batch' | 'dye' | 'stock' | 'base' | 'pot' | 'tool' | 'sought';
   id: string;
   name: string;
   code: string;

@@ -1,6 +1,6 @@
 import { parseQuantity } from '../units/parseQuantity';
 import { saidBySpoon } from '../units/saidBy';
-import { acidPathOf, plannedText } from '../recipe/measureOf';
+import { acidPath, acidPathOf, plannedText } from '../recipe/measureOf';
 import { dyePath } from '../recipe/dyeEntry';
 import type { Act } from '../process/act';
 import type { Formulation, Recipe } from '../recipe/recipe';
@@ -49,11 +49,20 @@ export function writtenAgain(batch: Batch, recipe: Recipe): Record<string, strin
   for (const event of actsDone(batch.events)) {
     const { act } = event;
     const text = saidOfEvent(event, formulation);
-    if (act.kind !== 'put' || text === null || !saidBySpoon(text)) continue;
-    if (act.material.kind === 'acid') said[acidPathOf(act)] = BY_SPOON;
+    if (text === null || !saidBySpoon(text)) continue;
+    const pass = recipe.passes.find(({ id }) => id === act.pass);
+    if (act.kind === 'run' && pass && act.purpose !== 'top up') said[`passes.${pass.id}.water`] = BY_SPOON;
+    if (act.kind !== 'put') continue;
+    if (act.material.kind === 'acid') {
+      said[acidPathOf(act)] = BY_SPOON;
+      // What nobody planned is a dose of its own there.
+      const { acid } = act.material;
+      const dose = act.line === null && pass?.acids.find(({ material }) => material === acid);
+      if (pass && dose) said[acidPath(pass.id, dose.id)] = BY_SPOON;
+    }
     if (act.material.kind !== 'dye') continue;
     const { dyeId } = act.material;
-    const lines = recipe.passes.find(({ id }) => id === act.pass)?.dyes;
+    const lines = pass?.dyes;
     // What nobody planned stands in a recipe by its dye.
     const line =
       lines?.find(({ id }) => id === act.line || id === dyeId) ??

@@ -22,7 +22,8 @@ const SHELF = `
   SELECT 'stock', s.id, d.name, s.code, s.strength_percent FROM stocks s JOIN dyes d ON d.id = s.dye_id UNION ALL
   SELECT 'base', id, name, code, NULL FROM bases UNION ALL
   SELECT 'tool', id, name, '', NULL FROM tools UNION ALL
-  SELECT 'pot', id, name, '', NULL FROM pots`;
+  SELECT 'pot', id, name, '', NULL FROM pots UNION ALL
+  SELECT 'sought', id, name, '', NULL FROM soughts`;
 
 /** A shelf is hundreds of things: they are looked through. Colorways and batches are of years: their words are indexed. */
 async function findAnything({ sequelize }: Storage, q: string): Promise<Finding[]> {

@@ -20,6 +20,8 @@ describe('whatever is sent', () => {
     ['put', '/api/bases/x'],
     ['put', '/api/stocks/x'],
     ['put', '/api/pots/x'],
+    ['put', '/api/soughts/x'],
+    ['post', '/api/cups/c1/events'],
     ['put', '/api/studio'],
     ['post', '/api/colorways'],
     ['post', '/api/batches'],

@@ -16,6 +16,7 @@ const PLACE: Record<Finding['kind'], (id: string) => string> = {
   base: (id) => `/shelf/bases/${id}`,
   pot: (id) => `/shelf/pots/${id}`,
   tool: (id) => `/shelf/tools/${id}`,
+  sought: (id) => `/colorways/sought/${id}`,
 };
 
 /** One field that finds anything by name or code; the slash key goes to it from anywhere. */

@@ -3,6 +3,9 @@ import MenuList from '@mui/material/MenuList';
 import Typography from '@mui/material/Typography';
 import type { Finding } from '@ythrion/core';
 
+/** Kinds that are called otherwise. */
+const KIND_WORDS: Partial<Record<Finding['kind'], string>> = { stock: 'jar', sought: 'looked for' };
+
 /** What was found, each a tap away. */
 export function FoundList({ found, onGo }: { found: readonly Finding[]; onGo: (finding: Finding) => void }) {
   if (found.length === 0)
@@ -20,7 +23,7 @@ export function FoundList({ found, onGo }: { found: readonly Finding[]; onGo: (f
           sx={{ minHeight: 44, gap: 1 }}
         >
           <Typography variant="caption" color="text.secondary" sx={{ width: 64 }}>
-            {finding.kind === 'stock' ? 'jar' : finding.kind}
+            {KIND_WORDS[finding.kind] ?? finding.kind}
           </Typography>
           <Typography noWrap>
             {finding.name} {finding.code}

@@ -3,6 +3,9 @@ import { BLUE, BLUE_1, goodsLine, POT, RED, RED_1, SHELF } from '../../../test/e
 import { also, AT, event, withEvents } from '../../../test/records';
 import { FieldError } from '../../figure/fieldError';
 import { planFormulation } from '../../plan/plan';
+import { USUAL_HABITS } from '../../shelf/habits';
+import { lineWords } from '../../words/lineWords';
+import { cardOf } from '../cardOf';
 import { depths } from '../../process/depths';
 import { formulate } from '../../recipe/materials';
 import { colorwaySchema, type Recipe } from '../../recipe/recipe';
@@ -25,8 +28,10 @@ const then = (batch: Batch, ...more: NewEvent[]): Batch =>
     const at = new Date(Date.parse(AT) + (now.events.length + 1) * 60_000).toISOString();
     return withEvents(now, [...now.events, event({ ...one, at })]);
   }, batch);
-const put = (batch: Batch, ...what: Parameters<typeof also>[1][]): Batch =>
-  what.reduce((now, one) => then(now, also(now, one, 'p1') as never), batch);
+const put = (batch: Batch, what: Parameters<typeof also>[1], written: string): Batch =>
+  then(batch, { ...also(batch, what, 'p1'), written } as never);
+/** Twelve US cups, NIST Handbook 44. */
+const WATER = 12 * 236.5882365;
 const water = (amount: number) => ({ material: { kind: 'water' as const }, amount, unit: 'mL' as const });
 const citric = (amount: number) => ({
   material: { kind: 'acid' as const, acid: 'citric' as const, strengthPercent: 100 },
@@ -60,9 +65,9 @@ function attempt(
   ]);
   const into = { batch: begun, pass: 'p1', place: null };
   const poured = blueTbsp + redTbsp > 0 ? pourCup(cupNow(cup), 1, into, US).batch : [];
-  let batch = then(put(begun, water(3000)), { kind: 'sought', color: 'rust' }, ...poured);
+  let batch = then(put(begun, water(WATER), '12 cups'), { kind: 'sought', color: 'rust' }, ...poured);
   batch = then(batch, alsoDone(batch, 'p1', 'goods in', {}));
-  if (acid > 0) batch = put(batch, citric(acid));
+  if (acid > 0) batch = put(batch, citric(acid), `${acid / 4.5} tsp`);
   batch = then(batch, alsoDone(batch, 'p1', 'hold', { celsius: 85, minutes: 20, clear: true }), {
     kind: 'closed',
     outcome: 'not right',
@@ -107,8 +112,8 @@ test('attempts side by side: in spoons and %, with what differs, on other goods 
   expect(rows[0]!.cells.map(({ amount }) => Number(amount!.value.toFixed(2)))).toEqual([44.36, 44.36, 88.72]);
   expect(rows[0]!.cells[0]!.amount!.measure).toMatchObject({ as: 'pour', said: '3 tbsp' });
   expect(list.map(({ verdict }) => verdict?.words)).toEqual(['too pink', 'too pink', 'too pink']);
-  // 9 g of citric acid in 3 L and 5 tbsp.
-  expect(list[0]!.acidPerL?.value).toBeCloseTo(9000 / (3000 + 5 * TBSP), 6);
+  // 9 g of citric acid in 12 cups and 5 tbsp.
+  expect(list[0]!.acidPerL?.value).toBeCloseTo(9000 / (WATER + 5 * TBSP), 6);
   expect(soughtBy(list[0]!.batch)).toBe('rust');
 });
 
@@ -206,6 +211,28 @@ describe('the next attempt', () => {
     const { recipe, asWritten } = nextAttempt(first, { kind: 'half' }, planOf);
     const [blue] = recipe.passes[0]!.dyes;
     expect(asWritten[`dyes.${blue!.id}.dosPercent`]).toBe('spoons');
+    const card = cardOf(
+      { ...formulate('x', recipe, SHELF, POT), asWritten },
+      planFormulation({ ...formulate('x', recipe, SHELF, POT), asWritten }),
+    );
+    const reading = {
+      batch: { formulation: { ...formulate('x', recipe, SHELF, POT), asWritten }, card },
+      dyes: SHELF.dyes,
+      studio: { spoons: 'US' as const, habits: USUAL_HABITS, citricGramsPerTeaspoon: 4.5 },
+    };
+    const lines = card.acts.filter(({ quiet }) => !quiet).map((line) => lineWords(line, reading));
+    // As much dye as there was, twice the bath (of which 5 tbsp less are dye) and the acid; wet goods go in wet.
+    expect(
+      lines.flatMap(({ title, measure }) =>
+        measure ? [[title, measure.bySpoon?.first && measure.bySpoon.words]] : [],
+      ),
+    ).toEqual([
+      ['Run water into the pot', '24 1/4 cups'],
+      ['Pour Vault Blue 1 %', '3 tbsp'],
+      ['Pour Bell Red 1 %', '2 tbsp'],
+      ['Add citric acid crystals to the bath', '1 tbsp + 1 tsp'],
+    ]);
+    expect(lines.map(({ title }) => title)).toContain('Lift the goods in, open, and stir');
   });
 });
 

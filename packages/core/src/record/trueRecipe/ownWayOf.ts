@@ -39,6 +39,7 @@ export function ownWayOf({
     pass: {
       ...pass,
       method: { kind: 'own way', steps: own.steps.slice(0, MOST_STEPS) },
+      goodsGoIn: laidIn(acts) ?? pass.goodsGoIn,
       dyes: own.dyes,
       acids: own.acids,
       water: { basis: 'ratio', value: own.bathMl > 0 ? own.bathMl / grams : 1 },
@@ -47,6 +48,12 @@ export function ownWayOf({
     },
     lost: own.lost,
   };
+}
+
+/** Whether the goods went in wet or dry; null where they were not laid in. */
+function laidIn(acts: readonly Repeated[]): Pass['goodsGoIn'] | null {
+  const laid = acts.find(({ act }) => act.kind === 'place')?.act;
+  return laid?.kind === 'place' ? (laid.wet ? 'wet' : 'dry') : null;
 }
 
 /** An own way while it is put together. */
