@@ -161,7 +161,8 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     fillTo: null,
     paintWaterMl: 0,
     lies: pass.arrangement,
-    wet: index > 0 || soaks,
+    // Whoever composes a way step by step may have wetted the goods outside of it.
+    wet: index > 0 || soaks || (pass.method.kind === 'own way' && pass.goodsGoIn === 'wet'),
     soak: soaks ? { minutes: recipe.wettingMinutes, ml: soakMl, leaves: way.soaked } : null,
     leaves: before ? methodFacts(before.pass.method.kind).leaves : 'squeezed',
     heat: pass.heat,

@@ -3,7 +3,7 @@ import { measureOf } from '../recipe/measureOf';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { ACIDS } from '../materials/acids';
-import { actualDyes, type ActualDye } from './actualRecipe';
+import { actualDyes, type ActualDye } from './actualDyes';
 import { additionsOf, type PotAddition } from './additions';
 import type { Batch } from './batch';
 import { foldRecord } from './foldRecord';

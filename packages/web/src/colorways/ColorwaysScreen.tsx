@@ -6,8 +6,8 @@ import Typography from '@mui/material/Typography';
 import { Link, useNavigate } from 'react-router';
 import {
   formatAmount,
+  newSought,
   planOrWhy,
-  soughtSchema,
   type ColorwayOnList,
   type Plan,
   type ShelfResponse,
@@ -79,7 +79,7 @@ function LookFor() {
   const put = usePutOnShelf('soughts');
   const navigate = useNavigate();
   const begin = async (): Promise<void> => {
-    const sought = soughtSchema.parse({ id: newId(), name: 'A color not found yet' });
+    const sought = newSought(newId(), 'A color not found yet');
     try {
       await put.mutateAsync(sought);
       void navigate(`/colorways/sought/${sought.id}`);

@@ -11,13 +11,13 @@ import { useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { Tick } from '../parts/Tick';
-import { BaseEditor } from './BaseEditor';
 import { DyeEditor } from './DyeEditor';
-import { PotEditor } from './PotEditor';
 import { ShelfList } from './ShelfList';
-import { StockEditor } from './StockEditor';
-import { ToolEditor } from './ToolEditor';
 
+const BaseEditor = lazy(async () => ({ default: (await import('./BaseEditor')).BaseEditor }));
+const PotEditor = lazy(async () => ({ default: (await import('./PotEditor')).PotEditor }));
+const StockEditor = lazy(async () => ({ default: (await import('./StockEditor')).StockEditor }));
+const ToolEditor = lazy(async () => ({ default: (await import('./ToolEditor')).ToolEditor }));
 const MakeJar = lazy(async () => ({ default: (await import('./MakeJar')).MakeJar }));
 const PatternEditor = lazy(async () => ({ default: (await import('./PatternEditor')).PatternEditor }));
 const StudioEditor = lazy(async () => ({ default: (await import('./StudioEditor')).StudioEditor }));

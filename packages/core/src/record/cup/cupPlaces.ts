@@ -17,10 +17,12 @@ export function cupPlaces(batch: BegunBatch, passId: string | null): CupPlace[] 
   const found = new Map<string, CupPlace>();
   for (const { act } of batch.card.acts) {
     const end = placeOf(act);
-    const section = pass.dyes.find(({ id }) => id === act.line)?.sectionId;
-    const name = sections.find(({ id }) => id === section)?.name;
-    if (act.pass !== passId || !end || !section || name === undefined || found.has(section)) continue;
-    found.set(section, { id: section, name, end });
+    // Paint goes on by its section, powder by the line of its dye.
+    const section = sections.find(
+      ({ id }) => id === act.line || id === pass.dyes.find((line) => line.id === act.line)?.sectionId,
+    );
+    if (act.pass !== passId || !end || !section || found.has(section.id)) continue;
+    found.set(section.id, { id: section.id, name: section.name, end });
   }
   return [...found.values()];
 }
