@@ -214,6 +214,15 @@ test('a color found in three attempts, mixed in the cup by the spoon; the third 
     await expect(page).toHaveURL(/\/colorways\/(?!sought)/);
     await page.goto(color);
     await expect(main(page).getByText('Found:')).toBeVisible();
+    // The version stands beside the attempt that it was made of, and takes as much.
+    const table = main(page).getByRole('table', { name: 'Attempts' });
+    await expect(table.getByRole('columnheader', { name: /Version 1/ })).toBeVisible();
+    await expect(
+      table
+        .getByRole('row', { name: /^Gong Yellow/ })
+        .getByRole('cell')
+        .last(),
+    ).toContainText('0.518');
   });
 
   await test.step('the rest in the next batch', async () => {

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { request as ask, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
-import { API, OWN_HEADER, seededStream, SHELF_RESOURCES } from '@ythrion/core';
+import { API, beginCup, OWN_HEADER, seededStream, SHELF_RESOURCES } from '@ythrion/core';
 import { wholeDocument } from '../../test/wholeDocument';
 import { eventOf, ticked } from '../../test/records';
 import { BASE, begin, DYE, JAR, RECIPE, testApp, testStudio, type TestStudio } from '../../test/studio';
@@ -128,6 +128,10 @@ const ADDRESSES = [
   `${API.batches}/:id`,
   `${API.batches}/:id/events`,
   `${API.batches}/:id/again`,
+  `${API.batches}/:id/went-into`,
+  `${API.cups}/:id`,
+  `${API.cups}/:id/events`,
+  `${API.soughts}/:id/attempts`,
   `${API.batches}/open`,
   `${API.colorways}/:id`,
   `${API.copies}/:id`,
@@ -183,6 +187,12 @@ const SOUND: unknown[] = [
   JAR,
   { format: 'ythrion', version: 3, bases: [BASE], dyes: [DYE] },
   { format: 'ythrion', version: 2, batches: [] },
+  { ...eventOf('c1', { id: 'k1', ...beginCup('A cup', 250) }), of: { kind: 'vessel', id: 'c1' } },
+  {
+    ...eventOf('c1', { id: 'k2', kind: 'poured', share: 0.5, batch: null, into: '' }),
+    of: { kind: 'vessel', id: 'c1' },
+  },
+  { id: 'rust', name: 'Rust', words: 'like old iron', hex: '#7a3b1e', foundAs: null, retired: false },
   { passphrase: 'x', name: 'y' },
   { grams: 12 },
 ];

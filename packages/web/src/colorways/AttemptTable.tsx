@@ -13,34 +13,54 @@ import {
   goodsWords,
   summarizeBatch,
   type Attempt,
+  type AttemptCell,
   type AttemptRow,
+  type Plan,
   type ShelfResponse,
   type Sought,
+  type YarnLook,
 } from '@ythrion/core';
 import { KeepVersion } from '../batch/KeepVersion';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
 import { usePutOnShelf } from '../studio/queries';
 
+/** A version of the colorway that the color was found as. */
+export interface VersionColumn {
+  id: string;
+  version: number;
+  plan: Plan;
+}
+
 export interface AttemptTableProps {
   attempts: readonly Attempt[];
+  versions: readonly VersionColumn[];
+  /** Of the attempts and then of the versions. */
   rows: readonly AttemptRow[];
   sought: Sought;
   shelf: ShelfResponse;
-  onHide: (batchId: string) => void;
+  onHide: (id: string) => void;
 }
 
-/** Attempts as columns: the hank above, then what went in dye by dye, then how it came out. What differs from the one before stands bold. */
-export function AttemptTable({ attempts, rows, sought, shelf, onHide }: AttemptTableProps) {
+/**
+ * Attempts as columns, and behind them versions of what was found: the hank above, then dye by dye, then how it came out.
+ * What differs from the one before stands bold.
+ */
+export function AttemptTable({ attempts, versions, rows, sought, shelf, onHide }: AttemptTableProps) {
   const put = usePutOnShelf('soughts');
-  const line = (name: string, of: (attempt: Attempt, i: number) => ReactNode) => (
+  const keys = [...attempts.map(({ batch }) => batch.id), ...versions.map(({ version }) => `v${version}`)];
+  const line = (
+    name: string,
+    of: (attempt: Attempt) => ReactNode,
+    ofVersion: (version: VersionColumn) => ReactNode,
+  ) => (
     <TableRow>
       <TableCell component="th" scope="row" sx={STICKS}>
         {name}
       </TableCell>
-      {attempts.map((attempt, i) => (
-        <TableCell key={attempt.batch.id} sx={{ verticalAlign: 'top' }}>
-          {of(attempt, i)}
+      {[...attempts.map(of), ...versions.map(ofVersion)].map((cell, i) => (
+        <TableCell key={keys[i]} sx={{ verticalAlign: 'top' }}>
+          {cell}
         </TableCell>
       ))}
     </TableRow>
@@ -52,94 +72,160 @@ export function AttemptTable({ attempts, rows, sought, shelf, onHide }: AttemptT
           <TableRow>
             <TableCell component="td" sx={STICKS} />
             {attempts.map(({ batch, number }) => (
-              <TableCell key={batch.id} sx={{ verticalAlign: 'bottom', minWidth: 150 }}>
-                <Box sx={{ bgcolor: 'booth', p: 0.5, display: 'inline-block' }}>
-                  <Hank
-                    look={summarizeBatch(batch, shelf.dyes).look}
-                    seed={batch.id}
-                    label={`Hank of attempt ${number}`}
-                    width={96}
-                    height={132}
-                  />
-                </Box>
-                <Typography sx={{ fontWeight: 700 }}>Attempt {number}</Typography>
-                <Typography variant="body2">
-                  <Link to={`/book/${batch.id}`}>{batch.code}</Link> · {dayOf(batch.startedAt)}
-                </Typography>
-              </TableCell>
+              <Top
+                key={batch.id}
+                look={summarizeBatch(batch, shelf.dyes).look}
+                seed={batch.id}
+                title={`Attempt ${number}`}
+              >
+                <Link to={`/book/${batch.id}`}>{batch.code}</Link> · {dayOf(batch.startedAt)}
+              </Top>
+            ))}
+            {versions.map(({ id, version, plan }) => (
+              <Top
+                key={`v${version}`}
+                look={plan.goods[0]?.looks.at(-1)}
+                seed={`${id}-${version}`}
+                title={`Version ${version}`}
+              >
+                <Link to={`/colorways/${id}`}>the colorway</Link>
+              </Top>
             ))}
           </TableRow>
         </TableHead>
         <TableBody>
-          {line('Goods', ({ batch, goods }) => (
-            <>
-              <FigureText figure={goods} name="Goods" /> · {goodsWords(batch.card)}
-            </>
-          ))}
+          {line(
+            'Goods',
+            ({ batch, goods }) => (
+              <>
+                <FigureText figure={goods} name="Goods" /> · {goodsWords(batch.card)}
+              </>
+            ),
+            ({ plan }) => (
+              <FigureText figure={plan.wog} name="Goods" />
+            ),
+          )}
           {rows.map((row) => (
             <TableRow key={row.dyeId}>
               <TableCell component="th" scope="row" sx={STICKS}>
                 {row.dyeName}
               </TableCell>
-              {row.cells.map(({ amount, dos, differs, atLeast }, i) => (
-                <TableCell
-                  key={attempts[i]?.batch.id ?? i}
-                  sx={{
-                    verticalAlign: 'top',
-                    ...(!differs && i > 0 && { '& *': { fontWeight: '400 !important' } }),
-                  }}
-                >
-                  {amount && dos ? (
-                    <>
-                      {differs && <span aria-label="differs">≠ </span>}
-                      <FigureText figure={amount} name={`${row.dyeName}, attempt ${i + 1}`} px={20} />
-                      <br />
-                      {atLeast && 'at least '}
-                      <FigureText figure={dos} name={`Depth of ${row.dyeName}, attempt ${i + 1}`} px={14} />
-                    </>
-                  ) : (
-                    <>{differs && <span aria-label="differs">≠ </span>}none</>
-                  )}
-                </TableCell>
+              {row.cells.map((cell, i) => (
+                <DyeCell key={keys[i]} name={row.dyeName} cell={cell} first={i === 0} />
               ))}
             </TableRow>
           ))}
-          {line('Acid', ({ acidPerL }) =>
-            acidPerL ? <FigureText figure={acidPerL} name="Pure acid" /> : 'none',
+          {line(
+            'Acid',
+            ({ acidPerL }) => (acidPerL ? <FigureText figure={acidPerL} name="Pure acid" /> : 'none'),
+            ({ plan }) =>
+              plan.totals.acids.map(({ label, amount }) => (
+                <div key={label}>
+                  <FigureText figure={amount} name={label} /> {label}
+                </div>
+              )),
           )}
-          {line('Bath', ({ bath, bathLook }) => (
-            <>
-              <FigureText figure={bath} name="Bath" />
-              {bathLook !== null && `, ${bathLook}`}
-            </>
-          ))}
-          {line('Came out', ({ verdict, dryLook }) => (
-            <Typography component="span" sx={{ fontWeight: 700 }}>
-              {verdict === null
-                ? 'still wet'
-                : `${verdict.words === '' ? verdict.outcome : `“${verdict.words}”, ${verdict.outcome}`}`}
-              {dryLook !== null && `, dry: ${dryLook}`}
-            </Typography>
-          ))}
-          {line('Keep it', ({ batch, truly }) => (
-            <>
-              {batch.colorwayId === null && (
-                <KeepVersion
-                  batch={batch}
-                  version={truly.version}
-                  reading={{ batch, dyes: [...batch.formulation.dyes, ...shelf.dyes], studio: shelf.studio }}
-                  name={sought.name}
-                  onKept={(foundAs) => put.mutateAsync(foundIn(sought, foundAs))}
-                />
-              )}
-              <Button size="small" onClick={() => onHide(batch.id)}>
+          {line(
+            'Bath',
+            ({ bath, bathLook }) => (
+              <>
+                <FigureText figure={bath} name="Bath" />
+                {bathLook !== null && `, ${bathLook}`}
+              </>
+            ),
+            ({ plan }) => (
+              <FigureText figure={plan.totals.water} name="Water" />
+            ),
+          )}
+          {line(
+            'Came out',
+            ({ verdict, dryLook }) => (
+              <Typography component="span" sx={{ fontWeight: 700 }}>
+                {verdict === null
+                  ? 'still wet'
+                  : `${verdict.words === '' ? verdict.outcome : `“${verdict.words}”, ${verdict.outcome}`}`}
+                {dryLook !== null && `, dry: ${dryLook}`}
+              </Typography>
+            ),
+            () => 'a recipe',
+          )}
+          {line(
+            'Keep it',
+            ({ batch, truly }) => (
+              <>
+                {batch.colorwayId === null && (
+                  <KeepVersion
+                    batch={batch}
+                    version={truly.version}
+                    reading={{
+                      batch,
+                      dyes: [...batch.formulation.dyes, ...shelf.dyes],
+                      studio: shelf.studio,
+                    }}
+                    name={sought.name}
+                    onKept={(foundAs) => put.mutateAsync(foundIn(sought, foundAs))}
+                  />
+                )}
+                <Button size="small" onClick={() => onHide(batch.id)}>
+                  Leave out here
+                </Button>
+              </>
+            ),
+            ({ version }) => (
+              <Button size="small" onClick={() => onHide(`v${version}`)}>
                 Leave out here
               </Button>
-            </>
-          ))}
+            ),
+          )}
         </TableBody>
       </Table>
     </Box>
+  );
+}
+
+/** The head of a column: its yarn, what it is, and where it stands. */
+function Top({
+  look,
+  seed,
+  title,
+  children,
+}: {
+  look: YarnLook | undefined;
+  seed: string;
+  title: string;
+  children: ReactNode;
+}) {
+  return (
+    <TableCell sx={{ verticalAlign: 'bottom', minWidth: 150 }}>
+      <Box sx={{ bgcolor: 'booth', p: 0.5, display: 'inline-block' }}>
+        <Hank {...(look && { look })} seed={seed} label={`Hank of ${title}`} width={96} height={132} />
+      </Box>
+      <Typography sx={{ fontWeight: 700 }}>{title}</Typography>
+      <Typography variant="body2">{children}</Typography>
+    </TableCell>
+  );
+}
+
+/** One dye of one column; lighter type where it is as in the one before. */
+function DyeCell({ name, cell, first }: { name: string; cell: AttemptCell; first: boolean }) {
+  const { amount, dos, differs, atLeast } = cell;
+  const mark = differs && <span aria-label="differs">≠ </span>;
+  return (
+    <TableCell
+      sx={{ verticalAlign: 'top', ...(!differs && !first && { '& *': { fontWeight: '400 !important' } }) }}
+    >
+      {mark}
+      {amount && dos ? (
+        <>
+          <FigureText figure={amount} name={name} px={20} />
+          <br />
+          {atLeast && 'at least '}
+          <FigureText figure={dos} name={`Depth of ${name}`} px={14} />
+        </>
+      ) : (
+        'none'
+      )}
+    </TableCell>
   );
 }
 

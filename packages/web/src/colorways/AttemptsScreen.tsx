@@ -4,15 +4,19 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
+  attemptBeside,
   attemptOf,
   compareAttempts,
   FieldError,
   MOST_ATTEMPTS,
   newGoodsLine,
+  planOrWhy,
   type Attempt,
   type Batch,
+  type Beside,
   type ShelfResponse,
   type Sought,
+  versionBeside,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { startCup } from '../batch/startCup';
@@ -22,8 +26,8 @@ import { Waiting } from '../parts/Waiting';
 import { SaidColor } from '../sentence/SaidColor';
 import { SaidText } from '../sentence/SaidText';
 import { Sentence } from '../sentence/Sentence';
-import { useAttempts, usePutOnShelf, useShelf } from '../studio/queries';
-import { AttemptTable } from './AttemptTable';
+import { useAttempts, useColorway, usePutOnShelf, useShelf } from '../studio/queries';
+import { AttemptTable, type VersionColumn } from './AttemptTable';
 import { NextAttempt } from './NextAttempt';
 
 /** A color that is looked for, and every attempt at it side by side. */
@@ -56,8 +60,15 @@ function Attempts({
     [batches, shelf.dyes],
   );
   const [hidden, setHidden] = useState<readonly string[]>([]);
-  const shown = all.filter(({ batch }) => !hidden.includes(batch.id)).slice(-MOST_ATTEMPTS);
-  const { rows, problem } = useMemo(() => rowsOf(shown), [shown]);
+  const versions = useVersions(sought, shelf);
+  const shownVersions = versions.filter(({ version }) => !hidden.includes(`v${version}`));
+  const room = MOST_ATTEMPTS - shownVersions.length;
+  const shown = all.filter(({ batch }) => !hidden.includes(batch.id)).slice(-room);
+  const { rows, problem } = rowsOf([
+    ...shown.map(attemptBeside),
+    ...shownVersions.map(({ version, plan }) => versionBeside(`version ${version}`, plan)),
+  ]);
+  const others = all.length - shown.length + versions.length - shownVersions.length;
   const dyed = shown.filter(({ truly }) => truly.version !== null);
   return (
     <Box sx={{ p: 2, display: 'grid', gap: 2 }}>
@@ -80,13 +91,14 @@ function Attempts({
             {problem !== null && <Typography>✕ {problem}</Typography>}
             <AttemptTable
               attempts={shown}
+              versions={shownVersions}
               rows={rows}
               sought={sought}
               shelf={shelf}
               onHide={(id) => setHidden([...hidden, id])}
             />
-            {shown.length < all.length && (
-              <Button onClick={() => setHidden([])}>Show the {all.length - shown.length} others</Button>
+            {hidden.length > 0 && others > 0 && (
+              <Button onClick={() => setHidden([])}>Show the {others} others</Button>
             )}
           </Box>
           {dyed.length > 0 && (
@@ -105,13 +117,29 @@ function Attempts({
   );
 }
 
+/** The latest versions of what a color was found as, planned: two of them, so that attempts have room. */
+function useVersions({ foundAs }: Sought, shelf: ShelfResponse): VersionColumn[] {
+  const { data } = useColorway(foundAs ?? '', foundAs !== null);
+  return useMemo(
+    () =>
+      (foundAs === null ? [] : (data ?? []))
+        .slice(0, 2)
+        .toReversed()
+        .flatMap((colorway): VersionColumn[] => {
+          const { plan } = planOrWhy(colorway, shelf);
+          return plan ? [{ id: colorway.id, version: colorway.version, plan }] : [];
+        }),
+    [foundAs, data, shelf],
+  );
+}
+
 /** What the attempts come to side by side, or why they cannot stand so. */
-function rowsOf(attempts: readonly Attempt[]): {
+function rowsOf(beside: readonly Beside[]): {
   rows: ReturnType<typeof compareAttempts>;
   problem: string | null;
 } {
   try {
-    return { rows: compareAttempts(attempts), problem: null };
+    return { rows: compareAttempts(beside), problem: null };
   } catch (error) {
     if (!(error instanceof FieldError)) throw error;
     return { rows: [], problem: error.message };

@@ -14,7 +14,6 @@ import {
   partName,
   ratioWords,
   strikeOut,
-  threeFigures,
   type Cup,
   type CupRecord,
   type CupTap,
@@ -229,7 +228,12 @@ function Totals({ cup, dyes }: { cup: Cup; dyes: readonly Dye[] }) {
             <li key={JSON.stringify([dye.part.material, dye.part.unit])}>
               {partName(dye.part, dyes)}{' '}
               <FigureText figure={dye.amount} name={partName(dye.part, dyes)} px={16} />
-              {dye.dos && ` · ${threeFigures(dye.dos.value)} %`}
+              {dye.dos && (
+                <>
+                  {' · '}
+                  <FigureText figure={dye.dos} name={`Depth of ${partName(dye.part, dyes)}`} />
+                </>
+              )}
             </li>
           ))}
           {cup.unmeasured.map(({ material, written }, i) => (

@@ -16,7 +16,7 @@ import type { NewEvent } from '../newEvent';
 import { alsoDone } from '../open/doneActs';
 import { openBatch } from '../open/openBatch';
 import { attemptOf, soughtBy, type Attempt } from './attempt';
-import { compareAttempts } from './compareAttempts';
+import { attemptBeside, compareAttempts, versionBeside } from './compareAttempts';
 import { nextAttempt, type NextAttempt } from './nextAttempt';
 
 /** NIST Handbook 44, appendix C. */
@@ -97,7 +97,7 @@ const said = (work: () => unknown): string => {
 
 test('attempts side by side: in spoons and %, with what differs, on other goods as well', () => {
   const list = [attempt(1, 3, 2), attempt(2, 3, 1), attempt(3, 6, 2, { grams: 200 })];
-  const rows = compareAttempts(list);
+  const rows = compareAttempts(list.map(attemptBeside));
   // 3 tbsp of 1 % on 100 g are 0.4436 g: 0.4436 %; 6 on 200 g are the same.
   expect(
     rows.map(({ dyeName, cells }) => [dyeName, ...cells.map(({ dos }) => Number(dos!.value.toFixed(4)))]),
@@ -118,7 +118,7 @@ test('attempts side by side: in spoons and %, with what differs, on other goods 
 });
 
 test('a dye that one attempt has and the other has not stands empty there', () => {
-  const [blue, red] = compareAttempts([attempt(1, 2, 0), attempt(2, 2, 1)]);
+  const [blue, red] = compareAttempts([attempt(1, 2, 0), attempt(2, 2, 1)].map(attemptBeside));
   expect(blue!.cells.map(({ differs }) => differs)).toEqual([false, false]);
   expect(red!.cells.map(({ amount, differs }) => [amount === null, differs])).toEqual([
     [true, false],
@@ -126,11 +126,27 @@ test('a dye that one attempt has and the other has not stands empty there', () =
   ]);
 });
 
+test('a version of a colorway stands beside an attempt: what it takes beside what went in', () => {
+  const one = attempt(1, 3, 2);
+  const { recipe } = nextAttempt(one, { kind: 'dye', dyeId: 'red', times: 0.5 }, planOf);
+  const rows = compareAttempts([attemptBeside(one), versionBeside('version 1', planOf(recipe))]);
+  expect(
+    rows.map(({ dyeName, cells }) => [dyeName, ...cells.map(({ dos }) => Number(dos!.value.toFixed(4)))]),
+  ).toEqual([
+    ['Vault Blue', 0.4436, 0.4436],
+    ['Bell Red', 0.2957, 0.1479],
+  ]);
+  expect(rows.map(({ cells }) => cells[1]?.differs)).toEqual([false, true]);
+  expect(rows[1]!.cells[1]!.amount).toMatchObject({ unit: 'mL', value: expect.closeTo(TBSP, 4) });
+});
+
 test('at most six, and goods that weigh something', () => {
   const one = attempt(1, 1, 1);
-  expect(said(() => compareAttempts(Array.from({ length: 7 }, () => one)))).toMatch(/At most 6 attempts/);
+  expect(said(() => compareAttempts(Array.from({ length: 7 }, () => attemptBeside(one))))).toMatch(
+    /At most 6 stand side by side/,
+  );
   const none = { ...one, goods: { ...one.goods, value: 0 } };
-  expect(said(() => compareAttempts([one, none]))).toMatch(/goods of 26-001 have no mass/);
+  expect(said(() => compareAttempts([one, none].map(attemptBeside)))).toMatch(/goods of 26-001 have no mass/);
 });
 
 describe('the next attempt', () => {
