@@ -77,6 +77,8 @@ export const eventSchema = z.discriminatedUnion(
       batch: idSchema.nullable(),
       /** Where to, in words. */
       into: z.string().max(200),
+      /** The entries by which it came into the batch: they are taken back with this one. */
+      entries: z.array(idSchema).max(60),
     }),
     /** A share of a cup was kept: as a jar, a powder, or both of one color. */
     z.strictObject({

@@ -109,8 +109,8 @@ test('poured into a pot, its jars give it once, and the pot says what went in', 
 test('a cup that is empty by now is not poured again by another device', async () => {
   await enter('cups', 'cup1', beginCup('A', null));
   await enter('cups', 'cup1', await spoon('blue', 'blue-1'));
-  await enter('cups', 'cup1', { kind: 'poured', share: 1, batch: null, into: '' });
-  await enter('cups', 'cup1', { kind: 'poured', share: 1, batch: null, into: '' }, 400);
+  await enter('cups', 'cup1', { kind: 'poured', share: 1, batch: null, into: '', entries: [] });
+  await enter('cups', 'cup1', { kind: 'poured', share: 1, batch: null, into: '', entries: [] }, 400);
 });
 
 test('what is kept of a cup stands on the shelf by the same entry, and leaves it when that is taken back', async () => {

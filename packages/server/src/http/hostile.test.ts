@@ -189,7 +189,7 @@ const SOUND: unknown[] = [
   { format: 'ythrion', version: 2, batches: [] },
   { ...eventOf('c1', { id: 'k1', ...beginCup('A cup', 250) }), of: { kind: 'vessel', id: 'c1' } },
   {
-    ...eventOf('c1', { id: 'k2', kind: 'poured', share: 0.5, batch: null, into: '' }),
+    ...eventOf('c1', { id: 'k2', kind: 'poured', share: 0.5, batch: null, into: '', entries: [] }),
     of: { kind: 'vessel', id: 'c1' },
   },
   { id: 'rust', name: 'Rust', words: 'like old iron', hex: '#7a3b1e', foundAs: null, retired: false },

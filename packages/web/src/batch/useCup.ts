@@ -4,6 +4,7 @@ import {
   cupNow,
   FieldError,
   strikeOut,
+  takenBack,
   type Cup,
   type CupRecord,
   type NewEvent,
@@ -92,5 +93,16 @@ export function useEnterAtCup(record: CupRecord, shelf: Pick<ShelfResponse, 'dye
   return useCallback(
     (make, undoWord) => enterAtCup(latest.current.record, latest.current.shelf, make, undoWord),
     [],
+  );
+}
+
+/** Takes back something that happened at a cup; a pour in the batch it went into as well. */
+export async function takeBackAtCup(enter: EnterAtCup, cup: Cup, eventId: string): Promise<void> {
+  const { cup: atCup, batch } = takenBack(cup, eventId);
+  if (!(await enter(() => atCup)) || !batch) return;
+  const at = studioNow();
+  await outbox.enter(
+    batch.id,
+    batch.events.map((event) => ({ event, at })),
   );
 }

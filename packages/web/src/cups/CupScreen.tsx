@@ -13,7 +13,6 @@ import {
   keepBeforeBlack,
   partName,
   ratioWords,
-  strikeOut,
   type Cup,
   type CupRecord,
   type CupTap,
@@ -32,7 +31,7 @@ import { Glass } from './Glass';
 import { KeepRest } from './KeepRest';
 import { PourCup } from './PourCup';
 import { TowelTest } from './TowelTest';
-import { useCup, useEnterAtCup, type EnterAtCup } from '../batch/useCup';
+import { takeBackAtCup, useCup, useEnterAtCup, type EnterAtCup } from '../batch/useCup';
 
 /** The mixing cup: a color made by eye, spoon by spoon, every tap written down. */
 export function CupScreen() {
@@ -135,7 +134,7 @@ const Lines = memo(function Lines({ cup, shelf, enter }: Shown & { enter: EnterA
           <Button
             size="small"
             aria-label={`Take back: ${words}`}
-            onClick={() => void enter(() => [strikeOut({ id: eventId })])}
+            onClick={() => void takeBackAtCup(enter, cup, eventId)}
           >
             Take back
           </Button>

@@ -65,33 +65,30 @@ export function PourCup({
     const onto = places.find(({ id }) => id === place) ?? null;
     const at = momentOf(into, studioNow());
     const isAttempt = into.events.some((event) => event.kind === 'sought');
-    let ofBatch: NewEvent[] = [];
-    const poured = await enterAtCup(record, shelf, () => {
-      const pour = pourCup(
+    const pour = made(() =>
+      pourCup(
         cup,
         Number(share),
         { batch: into, pass: batch ? pass : (into.card.passes[0]?.id ?? null), place: onto },
         spoonSetOf(shelf.studio),
-      );
-      ofBatch = [
-        ...(cup.sought !== null && !isAttempt ? [{ kind: 'sought', color: cup.sought } as const] : []),
-        ...pour.batch,
-      ];
-      return [pour.cup];
-    });
-    if (!poured) return;
-    await outbox.enter(
-      into.id,
-      ofBatch.map((event) => ({ event, at })),
+      ),
     );
+    if (!pour) return;
+    const link: NewEvent[] = cup.sought !== null && !isAttempt ? [{ kind: 'sought', color: cup.sought }] : [];
+    const entered = await outbox.enter(
+      into.id,
+      [...link, ...pour.batch].map((event) => ({ event, at })),
+    );
+    const entries = entered.slice(link.length).map(({ id }) => id);
+    if (!(await enterAtCup(record, shelf, () => [{ ...pour.cup, entries }]))) return;
     say(`Poured into ${into.name}.`);
     onDone();
     void navigate(`/pots/${into.id}`);
   };
   const pour = async (): Promise<void> => {
     if (batch) return pourInto(batch);
-    const empty = whyNot(() => checkShare(cup, Number(share)));
-    if (empty !== null) return say(empty);
+    // Nothing is begun for a cup that has nothing to pour.
+    if (made(() => checkShare(cup, Number(share)) ?? true) === null) return;
     const { goods } = cup;
     const base = shelf.bases.find(({ id }) => id === goods?.baseId);
     if (!goods || !base)
@@ -178,13 +175,13 @@ export function PourCup({
   );
 }
 
-/** Why something cannot be done, as it says itself; null where it can. */
-function whyNot(work: () => void): string | null {
+/** What was made; null where it could not be, which is said. */
+function made<T>(make: () => T): T | null {
   try {
-    work();
-    return null;
+    return make();
   } catch (error) {
     if (!(error instanceof FieldError)) throw error;
-    return error.message;
+    say(error.message);
+    return null;
   }
 }

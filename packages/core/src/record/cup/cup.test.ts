@@ -15,7 +15,7 @@ import { cupMl, cupNow, isEmptyCup, type CupRecord } from './cup';
 import { cupTotals } from './cupTotals';
 import { addToCup, beginCup, keepBeforeBlack, towelTest } from './fillCup';
 import { keepCup } from './keepCup';
-import { pourAway, pourCup } from './pourCup';
+import { pourAway, pourCup, takenBack } from './pourCup';
 
 const US = { system: 'US', spoons: ['tbsp', 'tsp', '1/2 tsp', '1/4 tsp'] } as const;
 /** NIST Handbook 44, appendix C: a US teaspoon is 4.928 922 mL, a tablespoon three of them. */
@@ -159,6 +159,21 @@ describe('a cup poured', () => {
       ['red', expect.closeTo((6 * TSP) / 100, 6)],
     ]);
     expect(isEmptyCup(cupNow(withMore(record, pour.cup)))).toBe(true);
+  });
+
+  test('a pour that is taken back at the cup is taken back in the pot as well', () => {
+    const record = mixedCup();
+    const pour = pourCup(cupNow(record), 1, intoBath, US);
+    const dyed = inBatch(pour.batch);
+    const poured = withMore(record, { ...pour.cup, entries: dyed.events.map(({ id }) => id) });
+    const last = poured.events.at(-1)!;
+    const back = takenBack(cupNow(poured), last.id);
+    expect(cupMl(cupNow(withMore(poured, ...back.cup)))).toBeCloseTo(16.5 * TSP, 4);
+    expect(back.batch?.id).toBe('b1');
+    const undone = { ...dyed, events: [...dyed.events, ...back.batch!.events.map((one) => event(one))] };
+    expect(actualRecipe(undone, SHELF.dyes).dyes).toEqual([]);
+    // A spoon taken back concerns no pot.
+    expect(takenBack(cupNow(poured), record.events.at(-1)!.id).batch).toBeNull();
   });
 
   test('half of it takes half of everything, said in spoons where it comes out even', () => {

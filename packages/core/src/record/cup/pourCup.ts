@@ -4,13 +4,13 @@ import { parseQuantity } from '../../units/parseQuantity';
 import { inSpoons, type SpoonSet } from '../../units/inSpoons';
 import type { BegunBatch } from '../batch';
 import { isSpokenAmount } from '../saidInRecord';
-import type { NewEvent } from '../newEvent';
+import { strikeOut, type NewEvent } from '../newEvent';
 import { vesselOfPass } from '../unplanned';
 import { isEmptyCup, shareOf, type Cup, type CupPart } from './cup';
 
 /** A cup poured: what its own record says, and what that of the batch does. */
 export interface CupPour {
-  cup: NewEvent;
+  cup: Extract<NewEvent, { kind: 'poured' }>;
   batch: NewEvent[];
 }
 
@@ -48,6 +48,7 @@ export function pourCup(cup: Cup, share: number, into: CupInto, spoons: SpoonSet
       share,
       batch: batch.id,
       into: `${name}, ${code}${place ? `: ${place.name}` : ''}`.slice(0, 200),
+      entries: [],
     },
     batch: [
       ...cup.parts.map((part) => {
@@ -75,7 +76,7 @@ export function pourCup(cup: Cup, share: number, into: CupInto, spoons: SpoonSet
 /** The rest of a cup down the drain. @throws FieldError of an empty cup */
 export function pourAway(cup: Cup): NewEvent {
   checkShare(cup, 1);
-  return { kind: 'poured', share: 1, batch: null, into: '' };
+  return { kind: 'poured', share: 1, batch: null, into: '', entries: [] };
 }
 
 /** @throws FieldError where so much of a cup cannot leave it */
@@ -114,4 +115,22 @@ function saidOfPart({ amount, put, said }: CupPart, spoons: SpoonSet): string {
   }, 0);
   const spoken = inSpoons((spooned * amount) / put, spoons, EVEN_PERCENT);
   return spoken && Math.abs(spoken.offPercent) <= EVEN_PERCENT ? spoken.words : '';
+}
+
+/**
+ * What takes back something that happened at a cup: at the cup itself, and in the batch that a pour went into.
+ * @param eventId of the entry at the cup
+ */
+export function takenBack(
+  { left }: Pick<Cup, 'left'>,
+  eventId: string,
+): { cup: NewEvent[]; batch: { id: string; events: NewEvent[] } | null } {
+  const poured = left.find(({ id }) => id === eventId);
+  return {
+    cup: [strikeOut({ id: eventId })],
+    batch:
+      poured?.kind === 'poured' && poured.batch !== null && poured.entries.length > 0
+        ? { id: poured.batch, events: poured.entries.map((id) => strikeOut({ id })) }
+        : null,
+  };
 }
