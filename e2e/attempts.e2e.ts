@@ -205,7 +205,11 @@ test('a color found in three attempts, mixed in the cup by the spoon; the third 
     await next.getByLabel('From attempt').selectOption({ label: 'attempt 3' });
     await next.getByRole('button', { name: 'Begin attempt 4' }).click();
     await expect(page).toHaveURL(/\/pots\//);
-    await expect(main(page).getByText(/2 × Ratchet Sock/).first()).toBeVisible();
+    await expect(
+      main(page)
+        .getByText(/2 × Ratchet Sock/)
+        .first(),
+    ).toBeVisible();
   });
 
   await test.step('the third kept as a colorway', async () => {

@@ -1,6 +1,5 @@
 import { BENCH_TOOLS, POT, recipe, SHELF } from './examples';
 import { AT, begunBatch, event, lineOn, tick } from './records';
-import { FieldError } from '../src/figure/fieldError';
 import { formulate } from '../src/recipe/materials';
 import { lineWords } from '../src/words/lineWords';
 import { eventWords } from '../src/words/eventWords';
@@ -32,16 +31,6 @@ export const said = (batch: Batch): string => {
   const last = batch.events.at(-1);
   return last ? eventWords(last, { batch, dyes: SHELF.dyes }, batch.events) : '';
 };
-export const refusal = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof FieldError) return error.message;
-    throw error;
-  }
-  return 'nothing refused';
-};
-
 const PASS = {
   method: { kind: 'immersion' },
   dyes: [{ id: 'd1', dyeId: 'blue', entry: { school: 'depth', percent: 1 }, stockId: 'blue-1' }],

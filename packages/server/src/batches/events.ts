@@ -11,7 +11,6 @@ import {
   inOrder,
   ledgerChange,
   lastVerdict,
-  ledgerOf,
   summarizeBatch,
   type Act,
   type Arrival,
@@ -31,7 +30,7 @@ import { Conflict, NotFound } from '../refusals/refusals';
 import { insertRows } from '../storage/insertRows';
 import type { BatchRow } from '../storage/models';
 import type { Storage } from '../storage/storage';
-import { arrivedBefore, insertEvent, toRow } from '../events/insertEvent';
+import { arrivedBefore, insertEvent, insertRecords } from '../events/insertEvent';
 import { searchText } from './book';
 import { readBatch } from './read';
 
@@ -70,19 +69,7 @@ export async function insertEvents(
   stocks: readonly Stock[],
   transaction: Transaction,
 ): Promise<void> {
-  const jars = new Set(stocks.map((jar) => jar.id));
-  await insertRows(
-    storage,
-    'events',
-    batches.flatMap(({ events }) => events.map((event) => toRow(event, false))),
-    transaction,
-  );
-  await insertRows(
-    storage,
-    'jar_draws',
-    batches.flatMap(({ events }) => ledgerOf(events).filter(({ stockId }) => jars.has(stockId))),
-    transaction,
-  );
+  await insertRecords(storage, batches, stocks, transaction);
   await insertRows(
     storage,
     'batch_dyes',

@@ -3,16 +3,12 @@ import {
   admitCup,
   FieldError,
   ledgerChange,
-  ledgerOf,
   type Arrival,
-  type CupRecord,
   type Event,
   type KnownMaterials,
-  type Stock,
 } from '@ythrion/core';
-import { arrivedBefore, insertEvent, toRow } from '../events/insertEvent';
+import { arrivedBefore, insertEvent } from '../events/insertEvent';
 import { putItem } from '../shelf/store';
-import { insertRows } from '../storage/insertRows';
 import type { Storage } from '../storage/storage';
 import { readCup } from './read';
 
@@ -38,28 +34,6 @@ export async function addCupEvent(
   if (event.kind === 'kept') await putOnShelf(storage, event, false, transaction);
   if (target?.kind === 'kept' && !again) await putOnShelf(storage, target, true, transaction);
   return { seq, event };
-}
-
-/** Cups that come whole, as an import brings them. */
-export async function insertCups(
-  storage: Storage,
-  cups: readonly CupRecord[],
-  stocks: readonly Stock[],
-  transaction: Transaction,
-): Promise<void> {
-  const jars = new Set(stocks.map((jar) => jar.id));
-  await insertRows(
-    storage,
-    'events',
-    cups.flatMap(({ events }) => events.map((event) => toRow(event, false))),
-    transaction,
-  );
-  await insertRows(
-    storage,
-    'jar_draws',
-    cups.flatMap(({ events }) => ledgerOf(events).filter(({ stockId }) => jars.has(stockId))),
-    transaction,
-  );
 }
 
 /** What was kept of a cup, on the shelf. @param retired once the keeping was taken back */

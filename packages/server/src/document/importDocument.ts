@@ -18,7 +18,7 @@ import { insertBatches } from '../batches/insert';
 import { readBatch } from '../batches/read';
 import { upgradeDocument } from '../upgrade/upgradeDocument';
 import { refuseHiddenText } from '../refusals/hiddenText';
-import { insertCups } from '../cups/events';
+import { insertRecords } from '../events/insertEvent';
 import { readCup } from '../cups/read';
 import { list, materials, putItem, putStudio, type ShelfItems } from '../shelf/store';
 import { sameContent } from '../storage/sameContent';
@@ -190,7 +190,7 @@ async function takeCups(
         message: `The cup “${cup.id}” is here already, with another record.`,
       });
   }
-  await insertCups(storage, missing, stocks, transaction);
+  await insertRecords(storage, missing, stocks, transaction);
   report.added += missing.length;
 }
 

@@ -1,7 +1,8 @@
 import type { InferAttributes, Transaction } from 'sequelize';
-import type { Arrival, Event, JarDraw } from '@ythrion/core';
+import { ledgerOf, type Arrival, type Event, type JarDraw, type Stock } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import type { EventRow } from '../storage/models';
+import { insertRows } from '../storage/insertRows';
 import { sameContent } from '../storage/sameContent';
 import type { Storage } from '../storage/storage';
 
@@ -40,7 +41,7 @@ export async function insertEvent(
 type NewEvent = Omit<InferAttributes<EventRow>, 'seq'>;
 
 /** @param sent by a device, one by one; false: in a whole record */
-export function toRow(event: Event, sent: boolean): NewEvent {
+function toRow(event: Event, sent: boolean): NewEvent {
   return {
     id: event.id,
     batchId: event.of.kind === 'batch' ? event.of.id : null,
@@ -55,4 +56,26 @@ export function toRow(event: Event, sent: boolean): NewEvent {
     sent: sent ? 1 : 0,
     body: JSON.stringify(event),
   };
+}
+
+/** Every event of records that come whole, as an import brings them, with what they took from the jars on the shelf. */
+export async function insertRecords(
+  storage: Storage,
+  records: readonly { events: readonly Event[] }[],
+  stocks: readonly Stock[],
+  transaction: Transaction,
+): Promise<void> {
+  const jars = new Set(stocks.map((jar) => jar.id));
+  await insertRows(
+    storage,
+    'events',
+    records.flatMap(({ events }) => events.map((event) => toRow(event, false))),
+    transaction,
+  );
+  await insertRows(
+    storage,
+    'jar_draws',
+    records.flatMap(({ events }) => ledgerOf(events).filter(({ stockId }) => jars.has(stockId))),
+    transaction,
+  );
 }

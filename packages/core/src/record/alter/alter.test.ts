@@ -28,7 +28,8 @@ import { doNext, passEarlier } from './order';
 import { intoOtherVessel } from './otherVessel';
 import { setOtherwise } from './setOtherwise';
 import { toCome } from './toCome';
-import { after, ids, pass, refusal, said, then, threePasses, ticked, title } from '../../../test/atThePot';
+import { after, ids, pass, said, then, threePasses, ticked, title } from '../../../test/atThePot';
+import { refusal } from '../../../test/refusal';
 
 describe('a wait', () => {
   test('is made longer while its clock runs, and is due later; dyed again it is as long', () => {

@@ -1,7 +1,7 @@
 import { emptyCup, mixed } from '../../../test/cups';
 import { BLUE, BLUE_1, goodsLine, POT, RED, RED_1, SHELF } from '../../../test/examples';
 import { also, AT, event, withEvents } from '../../../test/records';
-import { FieldError } from '../../figure/fieldError';
+import { refusal } from '../../../test/refusal';
 import { planFormulation } from '../../plan/plan';
 import { USUAL_HABITS } from '../../shelf/habits';
 import { lineWords } from '../../words/lineWords';
@@ -85,15 +85,6 @@ const comesTo = (from: Attempt, next: NextAttempt) => {
   const plan = planOf(recipe);
   return { recipe, plan, on: depths(plan.lines.at(-1)!.after) };
 };
-const said = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof FieldError) return error.message;
-    throw error;
-  }
-  return 'nothing refused';
-};
 
 test('attempts side by side: in spoons and %, with what differs, on other goods as well', () => {
   const list = [attempt(1, 3, 2), attempt(2, 3, 1), attempt(3, 6, 2, { grams: 200 })];
@@ -142,11 +133,13 @@ test('a version of a colorway stands beside an attempt: what it takes beside wha
 
 test('at most six, and goods that weigh something', () => {
   const one = attempt(1, 1, 1);
-  expect(said(() => compareAttempts(Array.from({ length: 7 }, () => attemptBeside(one))))).toMatch(
+  expect(refusal(() => compareAttempts(Array.from({ length: 7 }, () => attemptBeside(one))))).toMatch(
     /At most 6 stand side by side/,
   );
   const none = { ...one, goods: { ...one.goods, value: 0 } };
-  expect(said(() => compareAttempts([one, none].map(attemptBeside)))).toMatch(/goods of 26-001 have no mass/);
+  expect(refusal(() => compareAttempts([one, none].map(attemptBeside)))).toMatch(
+    /goods of 26-001 have no mass/,
+  );
 });
 
 describe('the next attempt', () => {
@@ -168,11 +161,11 @@ describe('the next attempt', () => {
     );
     expect([...comesTo(first, { kind: 'dye', dyeId: 'red', times: 0 }).on.keys()]).toEqual(['blue']);
     const plain = attempt(2, 3, 0);
-    expect(said(() => comesTo(plain, { kind: 'dye', dyeId: 'blue', times: 0 }))).toMatch(
+    expect(refusal(() => comesTo(plain, { kind: 'dye', dyeId: 'blue', times: 0 }))).toMatch(
       /nothing is left to dye/,
     );
-    expect(said(() => comesTo(first, { kind: 'times', times: 0 }))).toMatch(/above 0, at most 20/);
-    expect(said(() => comesTo(first, { kind: 'times', times: 21 }))).toMatch(/above 0, at most 20/);
+    expect(refusal(() => comesTo(first, { kind: 'times', times: 0 }))).toMatch(/above 0, at most 20/);
+    expect(refusal(() => comesTo(first, { kind: 'times', times: 21 }))).toMatch(/above 0, at most 20/);
   });
 
   test('half: the same dye on twice the goods', () => {
@@ -219,8 +212,8 @@ describe('the next attempt', () => {
 
   test('of one that got no dye there is none', () => {
     const none = attempt(3, 0, 0);
-    expect(said(() => nextAttempt(none, { kind: 'same' }, planOf))).toMatch(/No dye went into 26-003/);
-    expect(said(() => nextAttempt(first, { kind: 'between', other: none }, planOf))).toMatch(/no middle/);
+    expect(refusal(() => nextAttempt(none, { kind: 'same' }, planOf))).toMatch(/No dye went into 26-003/);
+    expect(refusal(() => nextAttempt(first, { kind: 'between', other: none }, planOf))).toMatch(/no middle/);
   });
 
   test('amounts are said in spoons again', () => {

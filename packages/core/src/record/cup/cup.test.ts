@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { emptyCup, mixed, spoonOf, withMore } from '../../../test/cups';
 import { BLUE, BLUE_1, BLUE_4, formulation, RED, RED_1, SHELF } from '../../../test/examples';
 import { begunBatch, event } from '../../../test/records';
-import { FieldError } from '../../figure/fieldError';
+import { refusal } from '../../../test/refusal';
 import { apply } from '../../process/apply';
 import { emptyState } from '../../process/state';
 import type { Spoon } from '../../units/inSpoons';
@@ -21,15 +21,6 @@ const US = { system: 'US', spoons: ['tbsp', 'tsp', '1/2 tsp', '1/4 tsp'] } as co
 /** NIST Handbook 44, appendix C: a US teaspoon is 4.928 922 mL, a tablespoon three of them. */
 const TSP = 4.928922;
 const TBSP = 3 * TSP;
-const said = (work: () => unknown): string => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof FieldError) return error.message;
-    throw error;
-  }
-  return 'nothing refused';
-};
 const KEPT_AS = { name: 'Weathercock', dyeId: 'mix', stockId: 'mix-1', today: '2026-11-27' };
 
 /** 3 tbsp + 1 tsp of blue, 2 tbsp of red, 1/2 tsp of the strong blue as its black. */
@@ -105,7 +96,7 @@ describe('a cup', () => {
       atLeast: true,
       ml: { value: expect.closeTo(TBSP, 4) },
     });
-    expect(said(() => keepCup(cup, 1, KEPT_AS, SHELF.dyes))).toMatch(/Nobody measured “a splash”/);
+    expect(refusal(() => keepCup(cup, 1, KEPT_AS, SHELF.dyes))).toMatch(/Nobody measured “a splash”/);
   });
 
   test('powder by the spoon has a weight and no volume', () => {
@@ -191,21 +182,23 @@ describe('a cup poured', () => {
     const record = mixedCup();
     const pour = pourCup(cupNow(record), 1, intoBath, US);
     const empty = cupNow(withMore(record, pour.cup));
-    expect(said(() => pourCup(empty, 1, intoBath, US))).toMatch(
+    expect(refusal(() => pourCup(empty, 1, intoBath, US))).toMatch(
       /The cup is empty: it went into Vesper bell, 26-001/,
     );
-    expect(said(() => pourCup(cupNow(record), 1.2, intoBath, US))).toMatch(/more than the whole cup/);
-    expect(said(() => pourCup(cupNow(record), 0, intoBath, US))).toMatch(/more than nothing/);
-    expect(said(() => pourAway(cupNow(emptyCup())))).toMatch(/Put something in first/);
-    expect(said(() => keepCup(cupNow(emptyCup()), 1, KEPT_AS, SHELF.dyes))).toMatch(/Put something in first/);
+    expect(refusal(() => pourCup(cupNow(record), 1.2, intoBath, US))).toMatch(/more than the whole cup/);
+    expect(refusal(() => pourCup(cupNow(record), 0, intoBath, US))).toMatch(/more than nothing/);
+    expect(refusal(() => pourAway(cupNow(emptyCup())))).toMatch(/Put something in first/);
+    expect(refusal(() => keepCup(cupNow(emptyCup()), 1, KEPT_AS, SHELF.dyes))).toMatch(
+      /Put something in first/,
+    );
   });
 
   test('never runs over, with the way out said', () => {
     const full = mixed(emptyCup(20), [['tbsp', BLUE_1, BLUE]]);
-    expect(said(() => spoonOf(cupNow(full), 'tbsp', BLUE_1, BLUE))).toMatch(
+    expect(refusal(() => spoonOf(cupNow(full), 'tbsp', BLUE_1, BLUE))).toMatch(
       /That would be 29\.6 mL, and the cup holds 20 mL\. Pour some/,
     );
-    expect(said(() => spoonOf(cupNow(full), 'tsp', BLUE_1, BLUE))).toBe('nothing refused');
+    expect(refusal(() => spoonOf(cupNow(full), 'tsp', BLUE_1, BLUE))).toBe('nothing refused');
   });
 });
 
@@ -245,7 +238,7 @@ describe('the rest of a cup', () => {
 test('what joins the record of a cup', () => {
   const first = emptyCup();
   const admit = (one: NewEvent, to: CupRecord = first) =>
-    said(() => admitCup(withMore({ id: 'c1', events: [] }, one).events[0]!, to, SHELF));
+    refusal(() => admitCup(withMore({ id: 'c1', events: [] }, one).events[0]!, to, SHELF));
   const none: CupRecord = { id: 'c1', events: [] };
   expect(admit(beginCup('A cup', null), none)).toBe('nothing refused');
   expect(admit(towelTest('red'), none)).toMatch(/begins with the mixing cup/);
