@@ -146,7 +146,7 @@ test('a color found in three attempts, mixed in the cup by the spoon; the third 
     await tap(page, 'Foundry Rose 1 %', '1 tbsp', '1 tbsp', '1 tbsp');
     await main(page).getByRole('button', { name: 'before black' }).click();
     await tap(page, 'Strike Black 1 %', '1 tsp');
-    await main(page).getByRole('button', { name: 'towel test' }).click();
+    await main(page).getByRole('button', { name: 'towel, note' }).click();
     await main(page).getByLabel('On the towel it looks').fill('browner than wanted');
     await main(page).getByRole('button', { name: 'Keep the look' }).click();
     const cup = main(page).getByRole('region', { name: 'In the cup' });
@@ -186,6 +186,10 @@ test('a color found in three attempts, mixed in the cup by the spoon; the third 
       /a little too light/,
       /that is it/,
     ]);
+    // Judged once more when it is dry, beside the others.
+    await table.getByLabel('Attempt 3 dry').fill('a shade warmer');
+    await table.getByRole('button', { name: 'Keep', exact: true }).click();
+    await expect(row('Came out').getByRole('cell').last()).toContainText('dry: a shade warmer');
     expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   });
 

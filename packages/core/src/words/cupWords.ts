@@ -4,6 +4,7 @@ import {
   type Cup,
   type CupAddition,
   type CupGoods,
+  type CupLook,
   type CupPart,
 } from '../record/cup/cup';
 import type { CupTotals } from '../record/cup/cupTotals';
@@ -25,12 +26,7 @@ export interface CupLine {
 export function cupLines(cup: Cup, dyes: readonly Dye[]): CupLine[] {
   return [
     ...cup.additions.map((one): CupLine => ({ ...one, words: `+ ${additionWords(one, dyes)}` })),
-    ...cup.looks.map(({ eventId, at, of, answer }): CupLine => ({
-      eventId,
-      at,
-      words:
-        of === 'towel' ? `Towel: ${answer}` : answer === BEFORE_BLACK ? 'Kept as it is before black' : answer,
-    })),
+    ...cup.looks.map((look): CupLine => ({ ...look, words: lookWords(look) })),
     ...cup.left.map((event): CupLine => ({
       eventId: event.id,
       at: event.at,
@@ -40,6 +36,12 @@ export function cupLines(cup: Cup, dyes: readonly Dye[]): CupLine[] {
           : `${partOfCup(event.share)} ${event.batch === null ? 'poured away' : `into ${event.into}`}`,
     })),
   ].toSorted((one, other) => Date.parse(one.at) - Date.parse(other.at));
+}
+
+function lookWords({ of, answer }: CupLook): string {
+  if (of === 'towel') return `Towel: ${answer}`;
+  if (of === 'note') return `Note: ${answer}`;
+  return answer === BEFORE_BLACK ? 'Kept as it is before black' : answer;
 }
 
 /** One addition: `1 tsp Foundry Rose 1 %`. */

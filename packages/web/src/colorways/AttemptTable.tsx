@@ -20,6 +20,7 @@ import {
   type Sought,
   type YarnLook,
 } from '@ythrion/core';
+import { DryLook } from './DryLook';
 import { KeepVersion } from '../batch/KeepVersion';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
@@ -139,13 +140,16 @@ export function AttemptTable({ attempts, versions, rows, sought, shelf, onHide }
           )}
           {line(
             'Came out',
-            ({ verdict, dryLook }) => (
-              <Typography component="span" sx={{ fontWeight: 700 }}>
-                {verdict === null
-                  ? 'still wet'
-                  : `${verdict.words === '' ? verdict.outcome : `“${verdict.words}”, ${verdict.outcome}`}`}
-                {dryLook !== null && `, dry: ${dryLook}`}
-              </Typography>
+            ({ batch, number, verdict, dryLook }) => (
+              <>
+                <Typography component="span" sx={{ fontWeight: 700 }}>
+                  {verdict === null
+                    ? 'still wet'
+                    : `${verdict.words === '' ? verdict.outcome : `“${verdict.words}”, ${verdict.outcome}`}`}
+                  {dryLook !== null && `, dry: ${dryLook}`}
+                </Typography>
+                {verdict !== null && <DryLook batch={batch} number={number} />}
+              </>
             ),
             () => 'a recipe',
           )}

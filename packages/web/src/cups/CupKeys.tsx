@@ -88,7 +88,7 @@ export function CupKeys(props: CupKeysProps) {
           Pour it
         </Button>
         <Button variant="outlined" onClick={onTowel} sx={KEY}>
-          towel test
+          towel, note
         </Button>
         <Button variant="outlined" onClick={onBeforeBlack} sx={KEY}>
           before black

@@ -3,12 +3,15 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { towelTest } from '@ythrion/core';
+import { noteAtCup, towelTest } from '@ythrion/core';
 import type { EnterAtCup } from '../batch/useCup';
 
 /** A dab on a towel, in words: a guide, and misleading for browns and darks. */
 export function TowelTest({ enter, onDone }: { enter: EnterAtCup; onDone: () => void }) {
   const [words, setWords] = useState('');
+  const note = async (): Promise<void> => {
+    if (await enter(() => [noteAtCup(words)], 'Noted.')) onDone();
+  };
   const keep = async (): Promise<void> => {
     if (await enter(() => [towelTest(words)], `Towel: ${words}.`)) onDone();
   };
@@ -31,6 +34,9 @@ export function TowelTest({ enter, onDone }: { enter: EnterAtCup; onDone: () => 
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button variant="contained" size="large" onClick={() => void keep()}>
           Keep the look
+        </Button>
+        <Button variant="outlined" size="large" onClick={() => void note()}>
+          Keep as a note
         </Button>
         <Button size="large" onClick={onDone}>
           Not now

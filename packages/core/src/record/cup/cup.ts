@@ -41,10 +41,10 @@ export interface CupAddition {
   at: string;
 }
 
-/** A look at the towel or at the cup. */
+/** A look at the towel or at the cup, or a note in words. */
 export interface CupLook {
   eventId: string;
-  of: 'towel' | 'cup';
+  of: 'towel' | 'cup' | 'note';
   answer: string;
   at: string;
 }
@@ -110,6 +110,10 @@ function after(cup: Cup, event: Event): Cup {
       return { ...cup, name: event.name };
     case 'sought':
       return { ...cup, sought: event.color };
+    case 'noted': {
+      const note = { eventId: event.id, of: 'note' as const, answer: event.text, at: event.at };
+      return { ...cup, looks: [...cup.looks, note] };
+    }
     case 'poured':
     case 'kept':
       return {

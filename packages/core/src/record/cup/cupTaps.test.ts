@@ -6,7 +6,7 @@ import { partOfCup } from '../../words/partOfCup';
 import { cupNow } from './cup';
 import { cupReach, isLargePour, spoonTaps } from './cupTaps';
 import { cupTotals } from './cupTotals';
-import { keepBeforeBlack, towelTest } from './fillCup';
+import { keepBeforeBlack, noteAtCup, towelTest } from './fillCup';
 import { pourAway } from './pourCup';
 
 /** NIST Handbook 44, appendix C. */
@@ -74,7 +74,9 @@ test('a cup in words: what is in it, to each other, and what happened', () => {
     ['tbsp', BLUE_1, BLUE],
     ['tsp', RED_1, RED],
   ]);
-  const cup = cupNow(withMore(record, keepBeforeBlack(cupNow(record)), towelTest('too red')));
+  const cup = cupNow(
+    withMore(record, keepBeforeBlack(cupNow(record)), towelTest('too red'), noteAtCup(' by the window ')),
+  );
   expect(ratioWords(cupTotals(cup, SHELF.dyes))).toBe('3 : 1');
   expect(cupContents(cup, SHELF.dyes)).toBe('19.7 mL of Vault Blue, Bell Red');
   expect(cupTotals(cup, SHELF.dyes).ml.value).toBeCloseTo(4 * TSP, 4);
@@ -84,6 +86,7 @@ test('a cup in words: what is in it, to each other, and what happened', () => {
     '+ 1 tsp Bell Red 1 %',
     'Kept as it is before black',
     'Towel: too red',
+    'Note: by the window',
   ]);
   expect(cupLines(gone, SHELF.dyes).at(-1)?.words).toBe('All of the cup poured away');
   expect([1, 0.5, 1 / 3, 0.4].map(partOfCup)).toEqual([

@@ -63,6 +63,12 @@ export function towelTest(answer: string): NewEvent {
   return done({ ...lookAct(null, 'towel', answer.trim()), purpose: 'cup' });
 }
 
+/** A note in words. @throws FieldError without any */
+export function noteAtCup(text: string): NewEvent {
+  if (text.trim() === '') throw new FieldError('text', 'Say what you want to remember of this cup.');
+  return { kind: 'noted', text: text.trim() };
+}
+
 /** The cup kept as it is before black goes in. @throws FieldError of an empty cup */
 export function keepBeforeBlack(cup: Cup): NewEvent {
   if (isEmptyCup(cup)) throw new FieldError('cup', 'The cup is empty: there is nothing to keep yet.');
