@@ -30,8 +30,8 @@ export function PotsScreen() {
   if (!running.data) return <Waiting error={running.error} />;
   return (
     <Box sx={{ pb: 2 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, p: 2, pb: 1 }}>
-        <Typography variant="h1" sx={{ flex: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, p: 2, pb: 1 }}>
+        <Typography variant="h1" sx={{ flex: { xs: '1 0 100%', sm: 1 } }}>
           Pots
         </Typography>
         <MixKey />
