@@ -11,7 +11,7 @@ export function InSoFar({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }
   return (
     <Box component="section" aria-label="In so far" sx={{ px: { xs: 1.5, sm: 2 }, pt: 2 }}>
       <Typography variant="h2">In so far</Typography>
-      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, '& button': { minHeight: 44 } }}>
         {dyes.map(({ dyeId, dyeName, poured, grams, dos, atLeast }) => (
           <li key={dyeId}>
             {dyeName} {atLeast && 'at least '}
