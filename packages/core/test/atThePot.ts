@@ -53,3 +53,13 @@ export const threePasses = (changes: object = {}): Batch =>
       POT,
     ),
   });
+
+/** Lines of the first pass up to its wait, in order. */
+export const UNTIL_HELD = [
+  'p1.stand.soak',
+  'p1.run.bath',
+  'p1.dye.p1d',
+  'p1.acid.bath',
+  'p1.place.goods',
+  'p1.heat',
+] as const;

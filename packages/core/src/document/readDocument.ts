@@ -122,31 +122,32 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
 }
 
 function checkCup({ id, events }: CupRecord, dyes: readonly Dye[]): void {
-  events.forEach((event, i) => {
-    try {
-      if (events.findIndex((one) => one.id === event.id) < i)
-        throw new FieldError('id', `The id “${event.id}” stands here twice.`);
-      admitCup(event, { id, events: events.slice(0, i) }, { dyes });
-    } catch (error) {
-      if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);
-      throw error;
-    }
-  });
+  checkEvents(events, (event, earlier) => admitCup(event, { id, events: [...earlier.values()] }, { dyes }));
 }
 
 function checkBatch(batch: Batch, onShelf: readonly Dye[]): void {
   const { formulation } = batch;
   formulate(batch.name, formulation.recipe, { ...formulation, pots: [], studio: undefined });
   const dyes = [...formulation.dyes, ...onShelf];
-  const earlier = new Map<string, Event>();
   const card = everyLine(batch.card, batch.events);
-  batch.events.forEach((event, i) => {
+  checkEvents(batch.events, (event, earlier) => {
+    if (event.of.kind !== 'batch' || event.of.id !== batch.id)
+      throw new FieldError('of.id', 'This event belongs to another record.');
+    admitEvent(event, card, (id) => earlier.get(id));
+    if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, { dyes });
+  });
+}
+
+/** Holds every event of a record against those before it. @throws FieldError naming the event and the field in it */
+function checkEvents(
+  events: readonly Event[],
+  check: (event: Event, earlier: ReadonlyMap<string, Event>) => void,
+): void {
+  const earlier = new Map<string, Event>();
+  events.forEach((event, i) => {
     try {
-      if (event.of.kind !== 'batch' || event.of.id !== batch.id)
-        throw new FieldError('of.id', 'This event belongs to another record.');
       if (earlier.has(event.id)) throw new FieldError('id', `The id “${event.id}” stands here twice.`);
-      admitEvent(event, card, (id) => earlier.get(id));
-      if (event.kind === 'act' || event.kind === 'begun') checkMaterial(event.act, { dyes });
+      check(event, earlier);
     } catch (error) {
       if (error instanceof FieldError) throw new FieldError(`events.${i}.${error.field}`, error.message);
       throw error;

@@ -1,4 +1,4 @@
-import { FieldError } from '../figure/fieldError';
+import { orWhy } from '../figure/orWhy';
 import { formulateColorway, type Shelf } from '../recipe/materials';
 import type { Colorway, Formulation } from '../recipe/recipe';
 import { firstFree, vesselChoices } from '../shelf/vesselChoices';
@@ -17,13 +17,11 @@ export type PlanOrWhy =
 
 /** The plan of a colorway, or why there is none: what was saved once may not be possible with the shelf of today. */
 export function planOrWhy(colorway: Planned, shelf: Shelf, context: PlanContext = {}): PlanOrWhy {
-  try {
+  const { value, problem } = orWhy(() => {
     const formulation = formulateColorway(colorway, shelf);
-    return { formulation, plan: planFormulation(formulation, context), problem: null };
-  } catch (error) {
-    if (!(error instanceof FieldError)) throw error;
-    return { plan: null, formulation: null, problem: error.message };
-  }
+    return { formulation, plan: planFormulation(formulation, context) };
+  });
+  return value ? { ...value, problem: null } : { plan: null, formulation: null, problem };
 }
 
 /**

@@ -56,3 +56,7 @@ export const vesselWords = ({ pot, holds, tooSmall }: VesselChoice): string =>
     ...(tooSmall ? ['too small'] : []),
     ...(holds === null ? [] : [`${holds} is in it`]),
   ].join(' · ');
+
+/** Vessels as a list to choose from offers them. */
+export const vesselOptions = (choices: readonly VesselChoice[]): { value: string; label: string }[] =>
+  choices.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) }));

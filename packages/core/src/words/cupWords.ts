@@ -3,7 +3,6 @@ import {
   cupMl,
   type Cup,
   type CupAddition,
-  type CupGoods,
   type CupLook,
   type CupPart,
 } from '../record/cup/cup';
@@ -53,10 +52,6 @@ export const additionWords = (
 /** Dyes of a cup to each other, what there is least of being one: `6 : 4 : 1`; empty for fewer than two. */
 export const ratioWords = ({ dyes }: Pick<CupTotals, 'dyes'>): string =>
   dyes.length < 2 ? '' : dyes.map(({ parts }) => plainNumber(Number(parts.value.toPrecision(2)))).join(' : ');
-
-/** Goods that a cup is for: `2 × Ratchet Sock, 200 g`. */
-export const cupGoodsWords = ({ count, name, grams }: CupGoods): string =>
-  `${count} × ${name}, ${formatAmount(grams, 'g')}`;
 
 /** The name of what a part is, without its strength. */
 export const partName = ({ material }: Pick<CupPart, 'material'>, dyes: readonly Dye[]): string =>

@@ -1,8 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { soughtBy, type Batch } from '@ythrion/core';
-import { DamagedRecord } from '../refusals/refusals';
 import type { Storage } from '../storage/storage';
-import { readBatch } from './read';
+import { readableBatches } from './read';
 
 /** Attempts that are told of at once, at most: the latest of them. */
 const MOST = 60;
@@ -15,18 +14,9 @@ export async function attemptsAt(storage: Storage, color: string): Promise<Batch
       ORDER BY seq DESC LIMIT ${MOST}`,
     { replacements: [color], type: QueryTypes.SELECT },
   );
-  const found = await Promise.all(
-    rows.map(async ({ id }) => {
-      try {
-        return await readBatch(storage, id);
-      } catch (error) {
-        // One that cannot be read is left out here; `check` names it.
-        if (error instanceof DamagedRecord) return null;
-        throw error;
-      }
-    }),
+  const found = await readableBatches(
+    storage,
+    rows.map(({ id }) => id),
   );
-  return found
-    .flatMap((batch) => (batch && soughtBy(batch) === color ? [batch] : []))
-    .toSorted((one, other) => Date.parse(one.startedAt) - Date.parse(other.startedAt));
+  return found.filter((batch) => soughtBy(batch) === color);
 }

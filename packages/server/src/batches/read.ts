@@ -43,11 +43,17 @@ export async function batchNow(storage: Storage, id: string, transaction?: Trans
 
 /** Batches that are wet: begun and not closed. One that cannot be read is left out here; `check` names it. */
 export async function runningBatches(storage: Storage): Promise<Batch[]> {
-  const rows = await select<RecordRow>(
-    storage,
-    `${RECORDS} WHERE b.closed_at IS NULL ORDER BY b.started_at`,
-    [],
-  );
+  return readableOf(storage, `${RECORDS} WHERE b.closed_at IS NULL ORDER BY b.started_at`, []);
+}
+
+/** Batches by their ids, oldest first. One that cannot be read is left out here; `check` names it. */
+export const readableBatches = (storage: Storage, ids: readonly string[]): Promise<Batch[]> =>
+  ids.length === 0
+    ? Promise.resolve([])
+    : readableOf(storage, `${RECORDS} WHERE b.id IN (?) ORDER BY b.started_at`, [ids]);
+
+async function readableOf(storage: Storage, sql: string, values: unknown[]): Promise<Batch[]> {
+  const rows = await select<RecordRow>(storage, sql, values);
   const all = await Promise.all(rows.map(async (row) => readable(row, await eventTexts(storage, row.id))));
   return all.flatMap(({ batch }) => batch ?? []);
 }

@@ -1,7 +1,6 @@
-import { gaveTo, type WentInto } from '@ythrion/core';
-import { DamagedRecord } from '../refusals/refusals';
+import { asItStands, gaveTo, type WentInto } from '@ythrion/core';
 import type { Storage } from '../storage/storage';
-import { batchNow, select } from './read';
+import { readableBatches, select } from './read';
 
 /** Cards and changes of cards that name a batch; which of them took something from it their records say. */
 const NAMED_IN = `SELECT batch_id AS id FROM batch_plans WHERE instr(card, ?) > 0 AND batch_id <> ?
@@ -12,16 +11,9 @@ const NAMED_IN = `SELECT batch_id AS id FROM batch_plans WHERE instr(card, ?) > 
 export async function wentInto(storage: Storage, id: string): Promise<WentInto[]> {
   const named = JSON.stringify(id);
   const rows = await select<{ id: string }>(storage, NAMED_IN, [named, id, named, id]);
-  const found = await Promise.all(
-    rows.map(async (row) => {
-      try {
-        return gaveTo(id, await batchNow(storage, row.id));
-      } catch (error) {
-        // One that cannot be read is left out here; `check` names it.
-        if (error instanceof DamagedRecord) return [];
-        throw error;
-      }
-    }),
+  const later = await readableBatches(
+    storage,
+    rows.map((row) => row.id),
   );
-  return found.flat();
+  return later.flatMap((batch) => gaveTo(id, asItStands(batch, batch.events)));
 }

@@ -2,7 +2,6 @@ import { useCallback, useLayoutEffect, useMemo, useRef } from 'react';
 import {
   admitCup,
   cupNow,
-  FieldError,
   strikeOut,
   takenBack,
   type Cup,
@@ -76,7 +75,7 @@ export async function enterAtCup(
       });
     return true;
   } catch (error) {
-    say(error instanceof FieldError ? error.message : saidOfEntry(error));
+    say(saidOfEntry(error));
     return false;
   }
 }

@@ -7,13 +7,12 @@ import {
   attemptBeside,
   attemptOf,
   compareAttempts,
-  FieldError,
   MOST_ATTEMPTS,
   newGoodsLine,
+  orWhy,
   planOrWhy,
   type Attempt,
   type Batch,
-  type Beside,
   type ShelfResponse,
   type Sought,
   versionBeside,
@@ -64,10 +63,12 @@ function Attempts({
   const shownVersions = versions.filter(({ version }) => !hidden.includes(`v${version}`));
   const room = MOST_ATTEMPTS - shownVersions.length;
   const shown = all.filter(({ batch }) => !hidden.includes(batch.id)).slice(-room);
-  const { rows, problem } = rowsOf([
-    ...shown.map(attemptBeside),
-    ...shownVersions.map(({ version, plan }) => versionBeside(`version ${version}`, plan)),
-  ]);
+  const { value: rows, problem } = orWhy(() =>
+    compareAttempts([
+      ...shown.map(attemptBeside),
+      ...shownVersions.map(({ version, plan }) => versionBeside(`version ${version}`, plan)),
+    ]),
+  );
   const others = all.length - shown.length + versions.length - shownVersions.length;
   const dyed = shown.filter(({ truly }) => truly.version !== null);
   return (
@@ -92,7 +93,7 @@ function Attempts({
             <AttemptTable
               attempts={shown}
               versions={shownVersions}
-              rows={rows}
+              rows={rows ?? []}
               sought={sought}
               shelf={shelf}
               onHide={(id) => setHidden([...hidden, id])}
@@ -131,19 +132,6 @@ function useVersions({ foundAs }: Sought, shelf: ShelfResponse): VersionColumn[]
         }),
     [foundAs, data, shelf],
   );
-}
-
-/** What the attempts come to side by side, or why they cannot stand so. */
-function rowsOf(beside: readonly Beside[]): {
-  rows: ReturnType<typeof compareAttempts>;
-  problem: string | null;
-} {
-  try {
-    return { rows: compareAttempts(beside), problem: null };
-  } catch (error) {
-    if (!(error instanceof FieldError)) throw error;
-    return { rows: [], problem: error.message };
-  }
 }
 
 /** The color in words, and as a picked color where somebody picked one. */

@@ -6,7 +6,7 @@ import {
   formulateColorway,
   potNeedsMl,
   vesselChoices,
-  vesselWords,
+  vesselOptions,
   type Plan,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -58,7 +58,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
           value={colorway.recipe.potId ?? ''}
           options={[
             { value: '', label: free ? `first free: ${free.name}` : 'none is free and large enough' },
-            ...choices.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
+            ...vesselOptions(choices),
           ]}
           onChange={(id) => draft.changeRecipe({ potId: id === '' ? null : id })}
         />

@@ -4,9 +4,9 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import {
-  FieldError,
   formulateColorway,
   nextAttempt,
+  orWhy,
   planFormulation,
   planInFirstFree,
   plannedDyes,
@@ -185,15 +185,14 @@ function madeOf(
   shelf: ShelfResponse,
   inUse: ReadonlyMap<string, string>,
 ): ReturnType<typeof planInFirstFree> {
-  try {
-    const { recipe, asWritten } = nextAttempt(from, next, (one) =>
+  const { value: planned, problem } = orWhy(() =>
+    nextAttempt(from, next, (one) =>
       planFormulation(formulateColorway({ name, recipe: one, asWritten: {} }, shelf)),
-    );
-    return planInFirstFree({ name, recipe: { ...recipe, potId: null }, asWritten }, shelf, inUse, {
-      left: shelf.stockLeft,
-    });
-  } catch (error) {
-    if (!(error instanceof FieldError)) throw error;
-    return { plan: null, formulation: null, problem: error.message };
-  }
+    ),
+  );
+  if (!planned) return { plan: null, formulation: null, problem };
+  const { recipe, asWritten } = planned;
+  return planInFirstFree({ name, recipe: { ...recipe, potId: null }, asWritten }, shelf, inUse, {
+    left: shelf.stockLeft,
+  });
 }

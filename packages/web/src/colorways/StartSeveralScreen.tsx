@@ -13,7 +13,7 @@ import {
   planTogether,
   vesselChoices,
   vesselClashes,
-  vesselWords,
+  vesselOptions,
   type ColorwayOnList,
   type ShelfResponse,
   type ToBegin,
@@ -132,10 +132,7 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
                       ? `first free: ${toBegin.formulation.pot.name}`
                       : 'none is free and large enough',
                   },
-                  ...vesselChoices(shelf.pots, inUse).map((choice) => ({
-                    value: choice.pot.id,
-                    label: vesselWords(choice),
-                  })),
+                  ...vesselOptions(vesselChoices(shelf.pots, inUse)),
                 ]}
                 onChange={(potId) => change(row.id, { potId: potId === '' ? null : potId })}
               />

@@ -15,7 +15,7 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
-import { HeldButton } from '../parts/HeldButton';
+import { PourButton } from '../parts/HeldButton';
 import { QuantityField } from '../parts/QuantityField';
 
 export interface CupKeysProps {
@@ -79,7 +79,16 @@ export function CupKeys(props: CupKeysProps) {
       {!more && choice && (
         <Row columns="repeat(5, 1fr)">
           {spoonTaps(choice, shelf).map(({ spoon, label, tap }) => (
-            <SpoonKey key={spoon} label={label} tap={tap} of={choice.label} onTap={onTap} />
+            <PourButton
+              key={spoon}
+              large={isLargePour(tap)}
+              variant="outlined"
+              aria-label={`${label} of ${choice.label}`}
+              onPour={() => onTap(tap)}
+              sx={KEY}
+            >
+              {label}
+            </PourButton>
           ))}
         </Row>
       )}
@@ -140,30 +149,6 @@ function DyeKey({
           {material.strengthPercent === null ? 'powder' : `${formatAmount(material.strengthPercent, '%')}`}
         </Box>
       )}
-    </Button>
-  );
-}
-
-/** One spoon as a key; a large one is held. */
-function SpoonKey({
-  label,
-  tap,
-  of,
-  onTap,
-}: {
-  label: string;
-  tap: CupTap;
-  of: string;
-  onTap: (tap: CupTap) => void;
-}) {
-  const common = { variant: 'outlined', 'aria-label': `${label} of ${of}`, sx: KEY } as const;
-  return isLargePour(tap) ? (
-    <HeldButton {...common} onHeld={() => onTap(tap)}>
-      {label}
-    </HeldButton>
-  ) : (
-    <Button {...common} onClick={() => onTap(tap)}>
-      {label}
     </Button>
   );
 }

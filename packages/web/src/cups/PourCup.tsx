@@ -10,17 +10,17 @@ import {
   firstFree,
   momentOf,
   newGoodsLine,
+  orWhy,
   potOfCup,
   pourCup,
   recordState,
   spoonSetOf,
   vesselChoices,
-  vesselWords,
+  vesselOptions,
   type Batch,
   type Cup,
   type CupRecord,
   type NewEvent,
-  FieldError,
   type ShelfResponse,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
@@ -65,7 +65,7 @@ export function PourCup({
     const onto = places.find(({ id }) => id === place) ?? null;
     const at = momentOf(into, studioNow());
     const isAttempt = into.events.some((event) => event.kind === 'sought');
-    const pour = made(() =>
+    const { value: pour, problem } = orWhy(() =>
       pourCup(
         cup,
         Number(share),
@@ -73,7 +73,7 @@ export function PourCup({
         spoonSetOf(shelf.studio),
       ),
     );
-    if (!pour) return;
+    if (!pour) return say(problem);
     const link: NewEvent[] = cup.sought !== null && !isAttempt ? [{ kind: 'sought', color: cup.sought }] : [];
     const entered = await outbox.enter(
       into.id,
@@ -88,7 +88,8 @@ export function PourCup({
   const pour = async (): Promise<void> => {
     if (batch) return pourInto(batch);
     // Nothing is begun for a cup that has nothing to pour.
-    if (made(() => checkShare(cup, Number(share)) ?? true) === null) return;
+    const { problem } = orWhy(() => checkShare(cup, Number(share)));
+    if (problem !== null) return say(problem);
     const { goods } = cup;
     const base = shelf.bases.find(({ id }) => id === goods?.baseId);
     if (!goods || !base)
@@ -151,10 +152,7 @@ export function PourCup({
             <SaidChoice
               label="Vessel"
               value={potId}
-              options={[
-                { value: '', label: 'no vessel named' },
-                ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-              ]}
+              options={[{ value: '', label: 'no vessel named' }, ...vesselOptions(vessels)]}
               onChange={setPotId}
             />
           </>
@@ -173,15 +171,4 @@ export function PourCup({
       </Box>
     </Box>
   );
-}
-
-/** What was made; null where it could not be, which is said. */
-function made<T>(make: () => T): T | null {
-  try {
-    return make();
-  } catch (error) {
-    if (!(error instanceof FieldError)) throw error;
-    say(error.message);
-    return null;
-  }
 }

@@ -2,6 +2,11 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import Button, { type ButtonProps } from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 
+type HeldButtonProps = Omit<ButtonProps, 'onClick' | 'onPointerDown'> & {
+  onHeld: () => void;
+  children: ReactNode;
+};
+
 /** How long a finger has to stay, ms: longer than a drop of water touches the glass. */
 const HELD_MS = 450;
 
@@ -9,11 +14,7 @@ const HELD_MS = 450;
  * A key for what a slip of a wet finger must not do: it acts once it has been held. From the keyboard, or by what reads the
  * screen, it acts as any key does.
  */
-export function HeldButton({
-  onHeld,
-  children,
-  ...props
-}: Omit<ButtonProps, 'onClick' | 'onPointerDown'> & { onHeld: () => void; children: ReactNode }) {
+export function HeldButton({ onHeld, children, ...props }: HeldButtonProps) {
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const [holding, setHolding] = useState(false);
   const [short, setShort] = useState(false);
@@ -60,4 +61,13 @@ export function HeldButton({
       )}
     </>
   );
+}
+
+/** A key that puts something in: tapped, or held where the pour is large. */
+export function PourButton({
+  large,
+  onPour,
+  ...props
+}: Omit<HeldButtonProps, 'onHeld'> & { large: boolean; onPour: () => void }) {
+  return large ? <HeldButton {...props} onHeld={onPour} /> : <Button {...props} onClick={onPour} />;
 }

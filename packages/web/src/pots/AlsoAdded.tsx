@@ -22,7 +22,7 @@ import {
   unmeasuredAct,
 } from '@ythrion/core';
 import { Choice } from '../parts/Choice';
-import { HeldButton } from '../parts/HeldButton';
+import { PourButton } from '../parts/HeldButton';
 import { QuantityField } from '../parts/QuantityField';
 import type { Recorder } from '../batch/useRecord';
 
@@ -147,11 +147,13 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
       {open && choice && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
           {more && (
-            <OnceMore
-              said={`Once more ${moreSaid}`}
+            <PourButton
               large={isLargePour({ ...more.what, written: more.written })}
-              onPress={() => void recorder.record(more.event, `Once more ${moreSaid}.`)}
-            />
+              variant="outlined"
+              onPour={() => void recorder.record(more.event, `Once more ${moreSaid}.`)}
+            >
+              Once more {moreSaid}
+            </PourButton>
           )}
           <Button onClick={splash}>A splash, not measured</Button>
         </Box>
@@ -163,18 +165,5 @@ export function AlsoAdded({ batch, shelf, state, recorder, open: always = false 
           </Typography>
         ))}
     </Box>
-  );
-}
-
-/** What went in last, once more; a large pour is held. */
-function OnceMore({ said, large, onPress }: { said: string; large: boolean; onPress: () => void }) {
-  return large ? (
-    <HeldButton variant="outlined" onHeld={onPress}>
-      {said}
-    </HeldButton>
-  ) : (
-    <Button variant="outlined" onClick={onPress}>
-      {said}
-    </Button>
   );
 }

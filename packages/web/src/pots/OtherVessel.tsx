@@ -9,7 +9,7 @@ import {
   setOtherwise,
   usualSet,
   vesselChoices,
-  vesselWords,
+  vesselOptions,
   type SetMethod,
 } from '@ythrion/core';
 import { useInUse } from '../batch/useInUse';
@@ -43,12 +43,7 @@ export function OtherVessel({ batch, state, shelf, change, onDone }: ChangeProps
         <Box>
           <Sentence>
             It goes on in{' '}
-            <SaidChoice
-              label="Vessel"
-              value={potId}
-              options={choices.map((one) => ({ value: one.pot.id, label: vesselWords(one) }))}
-              onChange={setPotId}
-            />
+            <SaidChoice label="Vessel" value={potId} options={vesselOptions(choices)} onChange={setPotId} />
           </Sentence>
           <Button variant="contained" size="large" sx={{ mt: 1 }} onClick={() => void move()}>
             Move it there

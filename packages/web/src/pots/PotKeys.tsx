@@ -27,13 +27,12 @@ import {
   type LineState,
   type LineWords,
   type MeasuredOut,
-  type MoreOfThis,
   type Reading,
   type RecordState,
   type ShelfResponse,
 } from '@ythrion/core';
 import { studioNowMs } from '../api/studioClock';
-import { HeldButton } from '../parts/HeldButton';
+import { PourButton } from '../parts/HeldButton';
 import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
 import { SaidHere } from '../parts/SaidHere';
@@ -323,7 +322,19 @@ function WaitingKeys(props: KeysProps) {
             longer
           </Button>
         ))}
-        {more && inBath && <MoreKey more={more} much={much ?? ''} recorder={recorder} />}
+        {more && inBath && (
+          <PourButton
+            large={isLargePour({ ...more.what, written: more.written })}
+            variant="outlined"
+            aria-label={`More of this: ${much}`}
+            onPour={() => void recorder.record(more.event, `Once more ${much}.`)}
+            sx={SMALL}
+          >
+            more of
+            <br />
+            this
+          </PourButton>
+        )}
         {inBath && (
           <Button variant="outlined" onClick={onGoodsIn} sx={SMALL}>
             goods
@@ -334,28 +345,6 @@ function WaitingKeys(props: KeysProps) {
       </Row>
       <DoneKey {...props} />
     </>
-  );
-}
-
-/** What went in last, once more, by one tap; a large pour is held. */
-function MoreKey({ more, much, recorder }: { more: MoreOfThis; much: string; recorder: Recorder }) {
-  const put = (): void => void recorder.record(more.event, `Once more ${much}.`);
-  const common = { variant: 'outlined', 'aria-label': `More of this: ${much}`, sx: SMALL } as const;
-  const word = (
-    <>
-      more of
-      <br />
-      this
-    </>
-  );
-  return isLargePour({ ...more.what, written: more.written }) ? (
-    <HeldButton {...common} onHeld={put}>
-      {word}
-    </HeldButton>
-  ) : (
-    <Button {...common} onClick={put}>
-      {word}
-    </Button>
   );
 }
 

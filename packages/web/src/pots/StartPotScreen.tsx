@@ -9,7 +9,7 @@ import {
   momentOf,
   takenOverBy,
   vesselChoices,
-  vesselWords,
+  vesselOptions,
   type BatchResponse,
   type BatchSummary,
   type GoodsLine,
@@ -132,10 +132,7 @@ function StartPot({ shelf, running }: { shelf: ShelfResponse; running: readonly 
           <SaidChoice
             label="Vessel"
             value={potId}
-            options={[
-              { value: '', label: 'no vessel named' },
-              ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-            ]}
+            options={[{ value: '', label: 'no vessel named' }, ...vesselOptions(vessels)]}
             onChange={setPotId}
           />
         </Sentence>

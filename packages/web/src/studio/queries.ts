@@ -77,9 +77,7 @@ export function useRunning() {
   const { data: running } = query;
   const data = useMemo(
     () =>
-      running
-        ?.map((batch) => asTheyStand(withHeard(batch, entries.get(batch.id) ?? [])))
-        .filter(({ events }) => lastVerdict(events) === null),
+      running?.map((batch) => asHeard(batch, entries)).filter(({ events }) => lastVerdict(events) === null),
     [running, entries],
   );
   return { data, error: query.error };
@@ -115,10 +113,7 @@ export function useAttempts(color: string) {
   });
   const entries = useSyncExternalStore(outbox.subscribe, outbox.all);
   const { data: told } = query;
-  const data = useMemo(
-    () => told?.map((batch) => asTheyStand(withHeard(batch, entries.get(batch.id) ?? []))),
-    [told, entries],
-  );
+  const data = useMemo(() => told?.map((batch) => asHeard(batch, entries)), [told, entries]);
   return { data, error: query.error };
 }
 /** What a batch gave to later ones. */
@@ -127,6 +122,9 @@ export const useWentInto = (id: string) =>
     queryKey: [...KEYS.batches, 'went into', id],
     queryFn: () => ask<WentInto[]>(`${API.batches}/${id}/went-into`),
   });
+/** One of several batches, with what this device made or heard of since they were asked for. */
+const asHeard = (batch: BatchResponse, entries: ReturnType<typeof outbox.all>): BatchResponse =>
+  asTheyStand(withHeard(batch, entries.get(batch.id) ?? []));
 /** A batch with its card as it stands after what was changed at the pot. */
 const asTheyStand = (batch: BatchResponse): BatchResponse => asItStands(batch, batch.events);
 /** A page of the Book. What is asked for is given as the schema of the request reads it. */

@@ -28,25 +28,14 @@ import { doNext, passEarlier } from './order';
 import { intoOtherVessel } from './otherVessel';
 import { setOtherwise } from './setOtherwise';
 import { toCome } from './toCome';
-import { after, ids, pass, said, then, threePasses, ticked, title } from '../../../test/atThePot';
+import { UNTIL_HELD, after, ids, pass, said, then, threePasses, ticked, title } from '../../../test/atThePot';
 import { refusal } from '../../../test/refusal';
 
 describe('a wait', () => {
   test('is made longer while its clock runs, and is due later; dyed again it is as long', () => {
     const begun = then(threePasses(), { ...begin(threePasses(), 'p1.hold') });
     expect(recordState(begun, begun.events, []).dueAt).toBeNull();
-    const waiting = then(
-      ticked(
-        threePasses(),
-        'p1.stand.soak',
-        'p1.run.bath',
-        'p1.dye.p1d',
-        'p1.acid.bath',
-        'p1.place.goods',
-        'p1.heat',
-      ),
-      { ...begin(threePasses(), 'p1.hold') },
-    );
+    const waiting = then(ticked(threePasses(), ...UNTIL_HELD), { ...begin(threePasses(), 'p1.hold') });
     // Begun in minute 6, 20 min: due in minute 26, and after 10 more in minute 36.
     expect(recordState(waiting, waiting.events, []).dueAt).toBe(after(26));
     const more = then(waiting, longer(lineOn(waiting, 'p1.hold'), 10));

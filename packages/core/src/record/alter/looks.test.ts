@@ -6,20 +6,10 @@ import { recordState } from '../recordState';
 import { lookAct } from '../unplanned';
 import { bledCure, curesOf } from './bled';
 import { notClear, paleInside } from './notClear';
-import { ids, said, then, threePasses, ticked, title } from '../../../test/atThePot';
+import { UNTIL_HELD, ids, said, then, threePasses, ticked, title } from '../../../test/atThePot';
 
 describe('what a look asks for', () => {
-  const waited = (): Batch =>
-    ticked(
-      threePasses(),
-      'p1.stand.soak',
-      'p1.run.bath',
-      'p1.dye.p1d',
-      'p1.acid.bath',
-      'p1.place.goods',
-      'p1.heat',
-      'p1.hold',
-    );
+  const waited = (): Batch => ticked(threePasses(), ...UNTIL_HELD, 'p1.hold');
 
   test('a bath that does not clear gets time, then heat, then acid, then a spare, then peace', () => {
     let batch = waited();

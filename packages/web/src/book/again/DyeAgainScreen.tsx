@@ -10,7 +10,7 @@ import {
   lastVerdict,
   summarizeBatch,
   vesselChoices,
-  vesselWords,
+  vesselOptions,
   withThen,
   type Batch,
   type ShelfResponse,
@@ -115,10 +115,7 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             <SaidChoice
               label="In"
               value={to.potId ?? ''}
-              options={[
-                { value: '', label: 'no pot named' },
-                ...vessels.map((choice) => ({ value: choice.pot.id, label: vesselWords(choice) })),
-              ]}
+              options={[{ value: '', label: 'no pot named' }, ...vesselOptions(vessels)]}
               onChange={(id) => change({ potId: id === '' ? null : id })}
             />
             ,{' '}

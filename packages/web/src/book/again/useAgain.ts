@@ -3,10 +3,10 @@ import {
   asItWas,
   depths,
   dyeAgain,
-  FieldError,
   firstFree,
   foldRecord,
   nextDepth,
+  orWhy,
   withThen,
   type Again,
   type Batch,
@@ -80,14 +80,11 @@ function attempt(
   to: Again,
   shelf: ShelfResponse,
 ): { made: DyedAgain | null; problem: string | null } {
-  try {
-    const made = dyeAgain(batch, folded, to, withThen(shelf, batch.formulation), {
+  const { value: made, problem } = orWhy(() =>
+    dyeAgain(batch, folded, to, withThen(shelf, batch.formulation), {
       left: shelf.stockLeft,
       today: new Date().toISOString(),
-    });
-    return { made, problem: null };
-  } catch (error) {
-    if (error instanceof FieldError) return { made: null, problem: error.message };
-    throw error;
-  }
+    }),
+  );
+  return { made, problem };
 }
