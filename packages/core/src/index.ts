@@ -217,6 +217,8 @@ export * from './shelf/studio';
 export * from './shelf/tool';
 export * from './shelf/toolKinds';
 export * from './shelf/water';
+export * from './skein/coat';
+export * from './skein/spot';
 export * from './skein/strands';
 export * from './skein/yarnLook';
 export * from './units/conversions';

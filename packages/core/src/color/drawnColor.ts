@@ -20,26 +20,36 @@ export const SWATCH_GROUND = '#efe9dc';
 const WOOL_K_OVER_S = linearRgb(SWATCH_GROUND).map(kOverS) as [number, number, number];
 
 /**
- * The color to draw for goods after these dyes: single-constant Kubelka-Munk on three broad bands (linear
- * red, green, blue), K/S of the ground plus each dye's own K/S in proportion to depth.
+ * What dyes take away from light in three broad bands (linear red, green, blue): their K/S over that of the wool their
+ * swatches were picked on, in proportion to depth.
+ */
+export function absorbedBy(dyes: readonly DrawnDye[]): Rgb {
+  const sum: [number, number, number] = [0, 0, 0];
+  for (const { swatchHex, swatchDosPercent, dosPercent } of dyes) {
+    const rgb = linearRgb(swatchHex);
+    for (const i of BANDS)
+      sum[i] += (dosPercent / swatchDosPercent) * Math.max(0, kOverS(rgb[i]) - WOOL_K_OVER_S[i]);
+  }
+  return sum;
+}
+
+const BANDS = [0, 1, 2] as const;
+
+/** Light from goods once dyes lie on them. @param times of what the dyes take away at their own depth */
+export const throughDye = (ground: Rgb, absorbed: Rgb, times = 1): Rgb => [
+  reflectance(kOverS(ground[0]) + times * absorbed[0]),
+  reflectance(kOverS(ground[1]) + times * absorbed[1]),
+  reflectance(kOverS(ground[2]) + times * absorbed[2]),
+];
+
+/**
+ * The color to draw for goods after these dyes: single-constant Kubelka-Munk on three broad bands, K/S of the ground
+ * plus that of each dye.
  * An estimate for drawing only: three picked numbers cannot tell two dyes with the same swatch apart.
  * Source of the K/S relation: P. Kubelka, J. Opt. Soc. Am. 38, 448 (1948).
  */
-export function drawnColor(groundHex: string, dyes: readonly DrawnDye[]): string {
-  const ground = linearRgb(groundHex);
-  const swatches = dyes.map((dye) => ({
-    rgb: linearRgb(dye.swatchHex),
-    ratio: dye.dosPercent / dye.swatchDosPercent,
-  }));
-  const band = (i: 0 | 1 | 2): number => {
-    const dyed = swatches.reduce(
-      (sum, { rgb, ratio }) => sum + ratio * Math.max(0, kOverS(rgb[i]) - WOOL_K_OVER_S[i]),
-      0,
-    );
-    return reflectance(kOverS(ground[i]) + dyed);
-  };
-  return rgbHex([band(0), band(1), band(2)]);
-}
+export const drawnColor = (groundHex: string, dyes: readonly DrawnDye[]): string =>
+  rgbHex(throughDye(linearRgb(groundHex), absorbedBy(dyes)));
 
 /**
  * The color to draw for a bath: light through 4 cm of water with the dyes in it (Beer-Lambert on three bands,

@@ -15,11 +15,23 @@ export function linearRgb(hex: string): Rgb {
   return [LINEAR[(all >> 16) & 255] ?? 0, LINEAR[(all >> 8) & 255] ?? 0, LINEAR[all & 255] ?? 0];
 }
 
-/** `#rrggbb` of linear-light channels, clamped to the screen's gamut. */
-export function rgbHex(rgb: Rgb): string {
-  const channel = (linear: number): string =>
-    Math.round(255 * toEncoded(Math.min(1, Math.max(0, linear))))
-      .toString(16)
-      .padStart(2, '0');
-  return `#${rgb.map(channel).join('')}`;
+/** Where a channel value begins: half a step below it. One more at the end, that nothing reaches. */
+const BEGINS = Float64Array.from({ length: 257 }, (_, value) =>
+  value === 256 ? 2 : toLinear((value - 0.5) / 255),
+);
+/** A value near that of so many parts of the light, from which the right one is a step or two away. */
+const NEAR = Uint8Array.from({ length: 1025 }, (_, part) => Math.round(255 * toEncoded(part / 1024)));
+const DIGITS = Array.from({ length: 256 }, (_, value) => value.toString(16).padStart(2, '0'));
+
+/** The channel value of linear light, as rounding its encoding gives it. */
+function channelOf(linear: number): number {
+  const bounded = linear > 0 ? Math.min(1, linear) : 0;
+  let value = NEAR[Math.round(bounded * 1024)] ?? 0;
+  while (bounded >= (BEGINS[value + 1] ?? 2)) value += 1;
+  while (value > 0 && bounded < (BEGINS[value] ?? 0)) value -= 1;
+  return value;
 }
+
+/** `#rrggbb` of linear-light channels, clamped to the screen's gamut. */
+export const rgbHex = ([r, g, b]: Rgb): string =>
+  `#${DIGITS[channelOf(r)] ?? ''}${DIGITS[channelOf(g)] ?? ''}${DIGITS[channelOf(b)] ?? ''}`;

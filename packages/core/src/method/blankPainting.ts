@@ -26,7 +26,6 @@ export const blankPainting: Method<Settings> = {
     ...paintedSections(scene, 'along'),
     ...lateAcids(scene),
   ],
-  look: ({ sections }, before, dyeing) =>
-    inSections(sections, before, dyeing, { across: false, extra: 0.08 }),
+  look: ({ sections }, drawn) => ({ coats: [inSections(sections, 'along', drawn)], tonal: 0.08 }),
   words: paintWords('blank', ({ sections }: Settings) => sections),
 };

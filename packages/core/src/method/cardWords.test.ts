@@ -432,11 +432,13 @@ test('several powders share what is covered; painting across lies across', () =>
   const looks = (method: PassMethod, changes: Record<string, unknown>) =>
     summarizeBatch(begunBatch(formulate('x', recipeOf(method, changes), SHELF)), SHELF.dyes).look;
   const two = { dyes: [depth('d1', 'blue', 0.5, null), depth('d2', 'red', 0.5, null)] };
-  expect(looks(usual('sprinkle', { coverPercent: 30 }), two).speckles.map(({ cover }) => cover)).toEqual([
-    0.15, 0.15,
+  const where = (look: ReturnType<typeof looks>) => look.coats[0]!.parts.map((part) => part.where);
+  expect(where(looks(usual('sprinkle', { coverPercent: 30 }), two))).toEqual([
+    { kind: 'specks', share: 0.15 },
+    { kind: 'specks', share: 0.15 },
   ]);
-  expect(looks(usual('painting', { layout: 'across' }), PAINTED).across).toBe(true);
-  expect(looks(usual('painting', { layout: 'around' }), PAINTED).across).toBe(false);
+  const laid = (layout: string) => where(looks(usual('painting', { layout }), PAINTED))[0]!.kind;
+  expect([laid('across'), laid('around')]).toEqual(['along', 'around']);
 });
 
 test('a glaze is left untouched; three doses ten minutes apart take twenty from the first to the last', () => {

@@ -1,7 +1,7 @@
 import { threeFigures } from '../units/threeFigures';
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { dyeStretches } from '../skein/yarnLook';
+import type { Part } from '../skein/coat';
 import { dyebath } from './bath';
 import { along, goodsIn } from './goodsIn';
 import { hold, lateAcids, rise } from './heat';
@@ -67,18 +67,17 @@ export const dip: Method<Settings> = {
       figure: figure(minutes / steps, 'min', () => `${plainNumber(minutes)} min ÷ ${steps} steps`),
     },
   ],
-  look({ sharePercent, steps }, before, { drawn, uneven }) {
+  look({ sharePercent, steps }, drawn) {
     // The end has the whole of its dye, the edge of the dip the least.
     const share = sharePercent / 100;
-    const stretches = Array.from({ length: steps }, (_, i) => ({
-      from: (share * i) / steps,
-      to: (share * (i + 1)) / steps,
+    const parts = Array.from({ length: steps }, (_, i): Part => ({
+      where: { kind: 'along', from: (share * i) / steps, to: (share * (i + 1)) / steps },
       dyes: drawn(null).map((dye) => ({
         ...dye,
         dosPercent: (dye.dosPercent * 2 * (steps - i)) / (steps + 1),
       })),
     }));
-    return { ...dyeStretches(before, stretches), unevenness: uneven(0) };
+    return { coats: [parts], tonal: 0 };
   },
   words: {
     ...USUAL_WORDS,

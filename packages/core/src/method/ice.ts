@@ -5,7 +5,6 @@ import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';
 import { lateAcids } from './heat';
-import { allOver } from './looks';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { iceOf, idIn, of } from './scene';
 import type { MethodOf } from './settings';
@@ -68,7 +67,10 @@ export const ice: Method<Settings> = {
       figure: figure(iceGrams, 'mL', () => `${plainNumber(iceGrams)} g of ice is as many mL of water`),
     },
   ],
-  look: allOver(0.5),
+  look: (_, drawn) => ({
+    coats: drawn(null).map((dye) => [{ where: { kind: 'drips' }, dyes: [dye] }]),
+    tonal: 0.2,
+  }),
   words: {
     ...USUAL_WORDS,
     goodsIn: (_, { act }) =>

@@ -1,27 +1,28 @@
-import { dyeStretches, type YarnLook } from '../skein/yarnLook';
-import type { Dyeing } from './method';
+import type { Part } from '../skein/coat';
+import type { Drawn, WayLook } from './method';
 import type { Section } from './settings';
 
-/** All of the goods dyed, more or less level. @param extra how much more tonal than a stirred pot */
+/** All of the goods dyed, more or less level. @param tonal how much more tonal than a stirred pot */
 export const allOver =
-  (extra: number) =>
-  (_: unknown, before: YarnLook, { drawn, uneven }: Dyeing): YarnLook => ({
-    ...dyeStretches(before, [{ from: 0, to: 1, dyes: drawn(null) }]),
-    unevenness: uneven(extra),
+  (tonal: number) =>
+  (_: unknown, drawn: Drawn): WayLook => ({
+    coats: [[{ where: { kind: 'all' }, dyes: drawn(null) }]],
+    tonal,
   });
 
-/** Sections one after the other. */
-export function inSections(
-  sections: readonly Section[],
-  before: YarnLook,
-  { drawn, uneven }: Dyeing,
-  { across, extra }: { across: boolean; extra: number },
-): YarnLook {
+/** Sections one after the other, round the ring or along the goods. */
+export function inSections(sections: readonly Section[], axis: 'around' | 'along', drawn: Drawn): Part[] {
   let at = 0;
-  const stretches = sections.map((section) => {
+  return sections.map(({ id, sharePercent }): Part => {
     const from = at;
-    at += section.sharePercent / 100;
-    return { from, to: at, dyes: drawn(section.id) };
+    at += sharePercent / 100;
+    return { where: { kind: axis, from, to: at }, dyes: drawn(id) };
   });
-  return { ...dyeStretches(before, stretches), across, unevenness: uneven(extra) };
 }
+
+/** Dabs here and there, of each section as much as its share; what lies between stays bare. */
+export const touched = (sections: readonly Section[], drawn: Drawn): Part[] =>
+  sections.map(({ id, sharePercent }): Part => ({
+    where: { kind: 'touches', share: sharePercent / 100 },
+    dyes: drawn(id),
+  }));

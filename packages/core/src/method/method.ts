@@ -2,7 +2,7 @@ import type { DrawnDye } from '../color/drawnColor';
 import type { Figure } from '../figure/figure';
 import type { Act, VesselRole } from '../process/act';
 import type { AcidTime } from './acidTimes';
-import type { YarnLook } from '../skein/yarnLook';
+import type { Part } from '../skein/coat';
 import type { Line, WayStep } from './line';
 import type { Scene } from './scene';
 import type { Section } from './settings';
@@ -38,12 +38,15 @@ export interface WayNotice {
   blocks?: boolean;
 }
 
-/** Dye that a pass lays on, for drawing. */
-export interface Dyeing {
-  /** The dyes for one place, or for everything when null. */
-  drawn(placeId: string | null): DrawnDye[];
-  /** How tonal it comes out, with so much more of it. */
-  uneven(extra: number): number;
+/** The dyes of a pass for one place, or all of them when null, each at its depth on the goods it is for. */
+export type Drawn = (placeId: string | null) => readonly DrawnDye[];
+
+/** How the color of a pass lies on goods, for drawing. */
+export interface WayLook {
+  /** Its coats, first to last; each a list of places with their dyes, of which the first that covers a spot has it. */
+  coats: readonly (readonly Part[])[];
+  /** How much more tonal than a stirred pot it comes out, 0 to 1. */
+  tonal: number;
 }
 
 /** How a line is to be read. */
@@ -97,8 +100,8 @@ export interface Method<S extends { kind: string }> {
   /** The acts of a pass once its goods are ready, up to where the next pass or the set begins. */
   acts(scene: Scene<S>): WayStep[];
   figures(settings: S, read: WayRead): NamedFigure[];
-  /** How goods look after it. An estimate for drawing. */
-  look(settings: S, before: YarnLook, dyeing: Dyeing): YarnLook;
+  /** Where its color lies. An estimate for drawing. */
+  look(settings: S, drawn: Drawn): WayLook;
   notices(settings: S, read: WayRead): WayNotice[];
   words: WayWords<S>;
 }

@@ -1,5 +1,5 @@
 import { lateAcids } from './heat';
-import { inSections } from './looks';
+import { inSections, touched } from './looks';
 import type { Method } from './method';
 import { IN_SECTIONS, laidOut, paintedSections, paintWater, paintWords } from './painted';
 import type { MethodOf } from './settings';
@@ -26,10 +26,9 @@ export const painting: Method<Settings> = {
     ...paintedSections(scene, scene.settings.layout === 'across' ? 'along' : 'around'),
     ...lateAcids(scene),
   ],
-  look: ({ sections, layout }, before, dyeing) =>
-    inSections(sections, before, dyeing, {
-      across: layout === 'across',
-      extra: layout === 'touches' ? 0.3 : 0.08,
-    }),
+  look: ({ sections, layout }, drawn) =>
+    layout === 'touches'
+      ? { coats: [touched(sections, drawn)], tonal: 0.15 }
+      : { coats: [inSections(sections, layout === 'across' ? 'along' : 'around', drawn)], tonal: 0.08 },
   words: paintWords('hank', ({ sections }: Settings) => sections),
 };

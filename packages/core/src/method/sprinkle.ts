@@ -1,6 +1,5 @@
-import { drawnColor } from '../color/drawnColor';
 import { EVERYWHERE } from '../process/everywhere';
-import { averageHex } from '../skein/yarnLook';
+import type { Part } from '../skein/coat';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes, water } from './bath';
 import { goodsIn } from './goodsIn';
@@ -35,20 +34,14 @@ export const sprinkle: Method<Settings> = {
     ...stands(scene, 'settle', scene.settings.settleMinutes),
     ...ledHot(scene),
   ],
-  look({ coverPercent }, before, { drawn, uneven: _ }) {
+  look({ coverPercent }, drawn) {
     const cover = coverPercent / 100;
-    const deeper = drawn(null).map((dye) => ({
-      ...dye,
-      dosPercent: dye.dosPercent / Math.max(LEAST_COVER, cover),
+    const dyes = drawn(null);
+    const specks = dyes.map((dye): Part => ({
+      where: { kind: 'specks', share: cover / dyes.length },
+      dyes: [{ ...dye, dosPercent: dye.dosPercent / Math.max(LEAST_COVER, cover) }],
     }));
-    const ground = averageHex({ ...before, speckles: [] });
-    return {
-      ...before,
-      speckles: [
-        ...before.speckles,
-        ...deeper.map((dye) => ({ hex: drawnColor(ground, [dye]), cover: cover / deeper.length })),
-      ],
-    };
+    return { coats: [specks], tonal: 0 };
   },
   words: {
     ...USUAL_WORDS,

@@ -3,9 +3,8 @@ import { lineGrams } from '../recipe/lineGrams';
 import { goodsText } from '../recipe/measureOf';
 import type { Formulation } from '../recipe/recipe';
 import type { Base } from '../shelf/base';
-import { averageHex, plainLook, type YarnLook } from '../skein/yarnLook';
+import { plainLook, type YarnLook } from '../skein/yarnLook';
 import { lookAfter, type LineDepth } from './looks';
-import { lookOnce } from './keptPasses';
 import { goodsLineWords } from './plan';
 import type { PlannedGoods, PlannedPass } from './planTypes';
 
@@ -18,30 +17,25 @@ export function plannedGoods(
   bases: readonly Base[],
   passes: readonly PlannedPass[],
 ): PlannedGoods[] {
-  // Goods of one color look alike after every pass.
-  const dyed = new Map<string, YarnLook[]>();
-  const looksOf = (ground: string): YarnLook[] => {
-    const known = dyed.get(ground);
-    if (known) return known;
-    const looks: YarnLook[] = [plainLook(ground)];
+  const looksAfter = (undyed: YarnLook): YarnLook[] => {
+    const looks = [undyed];
     recipe.passes.forEach((pass, p) => {
       const planned = passes[p];
-      const before = looks.at(-1) ?? plainLook(ground);
-      looks.push(
-        planned ? lookOnce(planned, before, () => lookAfter(before, pass, depthsIn(planned), dyes)) : before,
-      );
+      const before = looks.at(-1) ?? undyed;
+      looks.push(planned ? lookAfter(before, pass, depthsIn(planned), dyes) : before);
     });
-    dyed.set(ground, looks);
     return looks;
   };
   return recipe.goods.map((line, i) => {
     const base = bases[i];
     const ground = line.dyedOverHex ?? base?.hex ?? ECRU;
-    const looks = line.catchUp ? [plainLook(ground)] : looksOf(ground);
+    const form = line.form ?? base?.form ?? 'skein';
+    const undyed = plainLook(ground, form);
+    const looks = line.catchUp ? [undyed] : looksAfter(undyed);
     return {
       lineId: line.id,
       baseName: base?.name ?? '',
-      form: line.form ?? base?.form ?? 'skein',
+      form,
       count: line.count,
       grams: measuredOut(
         figure(lineGrams(line), 'g', () => goodsLineWords(line)),
@@ -52,7 +46,6 @@ export function plannedGoods(
       ),
       catchUp: line.catchUp,
       undyedHex: ground,
-      dyedHex: averageHex(looks.at(-1) ?? plainLook(ground)),
       looks,
     };
   });

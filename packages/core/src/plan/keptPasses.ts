@@ -1,5 +1,4 @@
 import type { Formulation, Recipe } from '../recipe/recipe';
-import { PLAIN_UNEVENNESS, type YarnLook } from '../skein/yarnLook';
 import type { PlannedPass } from './planTypes';
 import type { ToldPass } from './story';
 
@@ -14,18 +13,11 @@ const aroundPasses = ({ name: _, recipe, ...shelf }: Formulation): Around => ({
   passIds: recipe.passes.map(({ id }) => id),
 });
 
-/** What goods look like before a pass and after it. */
-interface Drawn {
-  before: YarnLook;
-  after: YarnLook;
-}
-
 /** A story, and what was read from its passes. */
 interface Kept {
   around: Around;
   passes: readonly ToldPass[];
   figures: Map<ToldPass, PlannedPass>;
-  looks: Map<PlannedPass, Drawn>;
 }
 
 /** What was told last, and only that: older ones would hold on to everything that was ever typed. */
@@ -45,13 +37,10 @@ export function keptPasses(formulation: Formulation): readonly ToldPass[] {
 
 /** Keeps the passes of a recipe as they were told, with what was read from those that were kept before. */
 export function keepPasses(formulation: Formulation, passes: readonly ToldPass[]): void {
-  const kept: Kept = { around: aroundPasses(formulation), passes, figures: new Map(), looks: new Map() };
+  const kept: Kept = { around: aroundPasses(formulation), passes, figures: new Map() };
   for (const told of passes) {
     const planned = last?.figures.get(told);
-    if (!planned) continue;
-    kept.figures.set(told, planned);
-    const drawn = last?.looks.get(planned);
-    if (drawn) kept.looks.set(planned, drawn);
+    if (planned) kept.figures.set(told, planned);
   }
   last = kept;
 }
@@ -62,25 +51,6 @@ export function readOnce(told: ToldPass, read: () => PlannedPass): PlannedPass {
   last?.figures.set(told, planned);
   return planned;
 }
-
-/** How goods look after a pass: drawn once, as long as they came to it looking alike. */
-export function lookOnce(planned: PlannedPass, before: YarnLook, draw: () => YarnLook): YarnLook {
-  const known = last?.looks.get(planned);
-  if (
-    known &&
-    (known.before === before || (isPlain(before) && isPlain(known.before) && sameHex(before, known.before)))
-  )
-    return known.after;
-  const after = draw();
-  last?.looks.set(planned, { before, after });
-  return after;
-}
-
-/** One color and nothing else, as goods come from the shelf. */
-const isPlain = ({ bands, across, unevenness, speckles }: YarnLook): boolean =>
-  bands.length === 1 && !across && unevenness === PLAIN_UNEVENNESS && speckles.length === 0;
-
-const sameHex = (one: YarnLook, other: YarnLook): boolean => one.bands[0]?.hex === other.bands[0]?.hex;
 
 const same = (one: unknown, other: unknown): boolean =>
   one === other ||

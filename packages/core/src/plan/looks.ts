@@ -3,16 +3,16 @@ import { methodFacts } from '../method';
 import { named } from '../recipe/materials';
 import type { Arrangement, Pass } from '../recipe/recipe';
 import type { Dye } from '../shelf/dye';
-import type { YarnLook } from '../skein/yarnLook';
+import { coated, type YarnLook } from '../skein/yarnLook';
 
-/** How tonal each way of laying the goods comes out, for drawing only. */
+/** How tonal each way of laying the goods comes out beside what it keeps pale, for drawing only. */
 const ARRANGED: Record<Arrangement['kind'], number> = {
   open: 0,
-  twisted: 0.22,
-  'twisted tight': 0.45,
-  knotted: 0.4,
+  twisted: 0.12,
+  'twisted tight': 0.15,
+  knotted: 0.1,
   'laid flat': 0.05,
-  'tied sections': 0.35,
+  'tied sections': 0.05,
 };
 
 /** Dye of one line of a pass: what it comes to on the goods it is for, and the section those are. */
@@ -45,5 +45,9 @@ export function lookAfter(
         (pass.goodsGoIn === 'dry' ? 0.15 : 0) +
         (pass.acids.some((dose) => dose.when === 'soak') ? 0.1 : 0),
     );
-  return methodFacts(pass.method.kind).look(pass.method, look, { drawn, uneven });
+  const { coats, tonal } = methodFacts(pass.method.kind).look(pass.method, drawn);
+  return coats.reduce<YarnLook>((before, parts) => coated(before, { parts, lying: pass.arrangement }), {
+    ...look,
+    unevenness: uneven(tonal),
+  });
 }

@@ -21,7 +21,6 @@ export interface PlannedGoods {
   catchUp: boolean;
   /** Color before any pass, and color after all of them, for drawing. */
   undyedHex: string;
-  dyedHex: string;
   /** How the line looks before the first pass and after each, for drawing. */
   looks: YarnLook[];
 }

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { depth, formulation, goodsLine, recipe, SHELF } from '../../test/examples';
 import { heatCurve } from '../plan/heatCurve';
-import { averageHex, colorAt, dyeStretches, plainLook } from '../skein/yarnLook';
 import { inksOf, likelyPrimaries, printOfScreen } from './fromPrint';
 import { formulate } from './materials';
 import { changeMethod, newPass } from './newColorway';
@@ -206,34 +205,5 @@ describe('passes and patterns', () => {
     const again = passFromPattern({ pass }, ids());
     expect(again.id).not.toBe(pass.id);
     expect({ ...again, id: '', dyes: [] }).toEqual({ ...pass, id: '', dyes: [] });
-  });
-});
-
-describe('how goods look', () => {
-  const dye = { swatchHex: '#22449a', swatchDosPercent: 1, dosPercent: 1 };
-  test('dye on part of the loop leaves the rest', () => {
-    const look = dyeStretches(plainLook('#efe9dc'), [{ from: 0, to: 0.25, dyes: [dye] }]);
-    expect(look.bands.map((band) => band.share)).toEqual([expect.closeTo(0.25, 9), expect.closeTo(0.75, 9)]);
-    expect(colorAt(look, 0.5)).toBe('#efe9dc');
-    expect(colorAt(look, 0.1)).not.toBe('#efe9dc');
-  });
-  test('bands always fill the loop, however often they are cut', () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 2, maxLength: 12 }),
-        (cuts) => {
-          let look = plainLook('#efe9dc');
-          for (let i = 1; i < cuts.length; i += 1)
-            look = dyeStretches(look, [
-              { from: Math.min(cuts[i]!, cuts[i - 1]!), to: Math.max(cuts[i]!, cuts[i - 1]!), dyes: [dye] },
-            ]);
-          expect(look.bands.reduce((sum, band) => sum + band.share, 0)).toBeCloseTo(1, 4);
-        },
-      ),
-    );
-  });
-  test('speckles count in the average by what they cover', () => {
-    const look = { ...plainLook('#ffffff'), speckles: [{ hex: '#000000', cover: 0.5 }] };
-    expect(averageHex(look)).toBe('#bcbcbc');
   });
 });

@@ -48,7 +48,7 @@ export function summarizeBatch(batch: Batch, dyes: readonly Dye[]): BatchSummary
     startedAt,
     wogGrams: weightOfGoods(batch.card).value,
     bases: goodsWords(batch.card),
-    undyedHex: undyedHex(batch),
+    undyedHex: undyed(batch).ground,
     ...dyedSummary(batch, dyeTotals(batch.events), dyes),
     ...closedSummary(lastVerdict(batch.events)),
   };
@@ -78,9 +78,11 @@ export function dyedSummary(
   };
 }
 
-function undyedHex({ formulation }: BegunBatch): string {
+/** The first goods of a batch before they were dyed. */
+function undyed({ formulation }: BegunBatch): YarnLook {
   const [line] = formulation.recipe.goods;
-  return line?.dyedOverHex ?? formulation.bases.find((base) => base.id === line?.baseId)?.hex ?? '#efe9dc';
+  const base = formulation.bases.find(({ id }) => id === line?.baseId);
+  return plainLook(line?.dyedOverHex ?? base?.hex ?? '#efe9dc', line?.form ?? base?.form);
 }
 
 /** Deepest that is drawn, %: a pour far over what a recipe allows still has a color. */
@@ -89,13 +91,10 @@ const DEEPEST = 12;
 /** Colors of the first goods, pass by pass. An estimate for drawing. */
 function dyedLook(batch: BegunBatch, totals: readonly DyeTotal[], dyes: readonly Dye[]): YarnLook {
   const wog = weightOfGoods(batch.card).value;
-  return batch.formulation.recipe.passes.reduce(
-    (before, pass) => {
-      const depths = depthsOfLines(pass, totals, wog);
-      return depths.length === 0 ? before : lookAfter(before, pass, depths, dyes);
-    },
-    plainLook(undyedHex(batch)),
-  );
+  return batch.formulation.recipe.passes.reduce((before, pass) => {
+    const depths = depthsOfLines(pass, totals, wog);
+    return depths.length === 0 ? before : lookAfter(before, pass, depths, dyes);
+  }, undyed(batch));
 }
 
 /** Depth of each line of a pass on the goods it is for; dye nobody planned counts with the line of the same dye. */

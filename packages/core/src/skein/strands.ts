@@ -1,6 +1,6 @@
 import { linearRgb, rgbHex } from '../color/srgb';
 
-/** One strand of a drawn hank: where it lies across the hank and its color. */
+/** One strand of a drawn hank: where it lies across the hank, and its shade. */
 export interface Strand {
   /** Position across the hank, 0 at one edge to 1 at the other. */
   across: number;
@@ -8,7 +8,6 @@ export interface Strand {
   wander: number;
   /** How much lighter or deeper than its neighbors, 1 is neither. */
   shade: number;
-  hex: string;
 }
 
 /** A small repeatable stream of numbers in 0..1 (mulberry32, public domain): the same recipe always draws the same hank. */
@@ -24,24 +23,18 @@ export function seededStream(seed: string): () => number {
 }
 
 /**
- * Strands of a hank in one color, each a little lighter or deeper than the next as dyed yarn is.
- * @param hex the color of the goods
+ * Strands side by side, each a little lighter or deeper than the next as dyed yarn is.
  * @param count strands to draw, 1 to 200
  * @param unevenness spread of depth, 0 (level) to 1 (strongly tonal)
- * @param seed any text; equal seeds draw equal hanks
+ * @param seed any text; equal seeds draw equal strands
  */
-export function strands(hex: string, count: number, unevenness: number, seed: string): Strand[] {
+export function strands(count: number, unevenness: number, seed: string): Strand[] {
   const next = seededStream(seed);
-  const rgb = linearRgb(hex);
-  return Array.from({ length: count }, (_, i) => {
-    const shift = 1 + (next() + next() - 1) * (0.1 + 0.5 * unevenness);
-    return {
-      across: count === 1 ? 0.5 : i / (count - 1),
-      wander: next() * 2 - 1,
-      shade: shift,
-      hex: rgbHex([rgb[0] * shift, rgb[1] * shift, rgb[2] * shift]),
-    };
-  });
+  return Array.from({ length: count }, (_, i) => ({
+    across: count === 1 ? 0.5 : i / (count - 1),
+    shade: 1 + (next() + next() - 1) * (0.1 + 0.5 * unevenness),
+    wander: next() * 2 - 1,
+  }));
 }
 
 /** A color made lighter or deeper. @param by 1 leaves it as it is */

@@ -1,98 +1,125 @@
-import { drawnColor, type DrawnDye } from '../color/drawnColor';
-import { linearRgb, rgbHex } from '../color/srgb';
+import { absorbedBy, throughDye } from '../color/drawnColor';
+import { linearRgb, rgbHex, type Rgb } from '../color/srgb';
+import type { Base } from '../shelf/base';
+import { laid, type Coat } from './coat';
+import { spotAt, type Ends, type Spot } from './spot';
+import { seededStream } from './strands';
 
-/** A stretch of the loop in one color. */
-export interface Band {
-  /** Share of the loop, above 0 to 1. */
-  share: number;
-  hex: string;
-}
+/** What goods are. */
+type Form = Base['form'];
 
-/** How goods look at a moment: colors along the loop, how tonal they are, and what lies on top. For drawing only. */
+/** How goods look at a moment: their own color, and what went over it, first to last. For drawing only. */
 export interface YarnLook {
-  /** In order along the loop; shares add up to 1. */
-  bands: readonly Band[];
-  /** True when the bands lie across the hank, so that each strand passes through all of them side by side. */
-  across: boolean;
-  /** Spread of depth, 0 level to 1 strongly tonal. */
+  form: Form;
+  ground: string;
+  coats: readonly Coat[];
+  /** Spread of depth from strand to strand, 0 level to 1 strongly tonal. */
   unevenness: number;
-  speckles: readonly { hex: string; cover: number }[];
-}
-
-/** Dye that reaches a stretch of the loop. */
-export interface Stretch {
-  from: number;
-  to: number;
-  dyes: readonly DrawnDye[];
 }
 
 /** Undyed and evenly dyed goods are a little tonal all the same (common practice, no source). */
 export const PLAIN_UNEVENNESS = 0.12;
 
-/** Goods in one color. */
-export const plainLook = (hex: string): YarnLook => ({
-  bands: [{ share: 1, hex }],
-  across: false,
+/** Goods that nothing went over. */
+export const plainLook = (hex: string, form: Form = 'skein'): YarnLook => ({
+  form,
+  ground: hex,
+  coats: [],
   unevenness: PLAIN_UNEVENNESS,
-  speckles: [],
 });
 
-/** Most bands a hank is drawn with; more cannot be told apart at the size of a hank. */
-const MOST_BANDS = 48;
+/** The same goods with one more coat. */
+export const coated = (look: YarnLook, coat: Coat): YarnLook => ({ ...look, coats: [...look.coats, coat] });
 
-/** Lays dye over stretches of the loop; what lies outside every stretch keeps its color. */
-export function dyeStretches(look: YarnLook, stretches: readonly Stretch[]): YarnLook {
-  const [whole] = stretches;
-  if (whole && stretches.length === 1 && whole.from <= 0 && whole.to >= 1)
-    return {
-      ...look,
-      bands: look.bands.map(({ share, hex }) => ({ share, hex: drawnColor(hex, whole.dyes) })),
-    };
-  const cuts = new Set<number>([0, 1]);
-  let at = 0;
-  for (const band of look.bands) {
-    at += band.share;
-    cuts.add(Math.min(1, at));
-  }
-  for (const { from, to } of stretches) {
-    cuts.add(Math.max(0, Math.min(1, from)));
-    cuts.add(Math.max(0, Math.min(1, to)));
-  }
-  const edges = [...cuts].toSorted((a, b) => a - b);
-  const bands: Band[] = [];
-  edges.slice(1).forEach((end, i) => {
-    const start = edges[i] ?? 0;
-    const share = end - start;
-    if (share < 1e-6 || bands.length >= MOST_BANDS) return;
-    const middle = (start + end) / 2;
-    const dyes = stretches.filter(({ from, to }) => middle > from && middle < to).flatMap((one) => one.dyes);
-    const ground = colorAt(look, middle);
-    bands.push({ share, hex: dyes.length === 0 ? ground : drawnColor(ground, dyes) });
+/** Goods strand by strand and step by step: `at` holds the place in the palette of strand × steps + step. */
+export interface Colored {
+  palette: readonly string[];
+  at: Uint16Array;
+  strands: number;
+  steps: number;
+}
+
+export interface Grid {
+  ends: Ends;
+  strands: number;
+  /** Steps on the way: once round a ring, or from the lower end to the upper. */
+  steps: number;
+  /** Any text; equal seeds lay equal islands. */
+  seed: string;
+  /** How far the edge of a color wanders from strand to strand, part of the length. */
+  ragged?: number;
+  /** The layer of a pile that is drawn, 0 to 1; null: what lies across counts for it. */
+  layer?: number | null;
+}
+
+/** Depths of one part that are told apart, to the color of its nominal depth. */
+const LEVELS = 8;
+const MOST_LEVEL = 4 * LEVELS;
+
+/**
+ * The colors of goods, spot by spot: where each coat lies, and how much of it the inside of a bundle gets.
+ * An estimate for drawing; the same for the same look and seed.
+ */
+export function colorsOf(look: YarnLook, grid: Grid): Colored {
+  const { strands, steps } = grid;
+  const lights: Rgb[] = [linearRgb(look.ground)];
+  const at = new Uint16Array(strands * steps);
+  const spots = spotsOf(grid);
+  look.coats.forEach((coat, c) => {
+    const { partAt, takenAt } = laid(coat, `${grid.seed}:${c}`);
+    const absorbed = coat.parts.map(({ dyes }) => (dyes.length === 0 ? null : absorbedBy(dyes)));
+    const known = new Map<number, number>();
+    for (let cell = 0; cell < spots.length; cell += 1) {
+      const spot = spots[cell] as Spot;
+      const part = partAt(spot);
+      const dye = absorbed[part];
+      if (!dye) continue;
+      const level = Math.min(MOST_LEVEL, Math.round(LEVELS * takenAt(spot, part)));
+      const before = at[cell] ?? 0;
+      const key = (before * coat.parts.length + part) * (MOST_LEVEL + 1) + level;
+      let place = known.get(key);
+      if (place === undefined) {
+        place = lights.push(throughDye(lights[before] ?? BLACK, dye, level / LEVELS)) - 1;
+        known.set(key, place);
+      }
+      at[cell] = place;
+    }
   });
-  return { ...look, bands };
+  return { palette: lights.map(rgbHex), at, strands, steps };
 }
 
-/** Color at a place along the loop, 0 to 1. */
-export function colorAt(look: YarnLook, place: number): string {
-  let end = 0;
-  for (const band of look.bands) {
-    end += band.share;
-    if (place <= end + 1e-9) return band.hex;
+const BLACK: Rgb = [0, 0, 0];
+
+function spotsOf({ ends, strands, steps, seed, ragged = 0, layer = null }: Grid): Spot[] {
+  const next = seededStream(`${seed}:edges`);
+  const spots: Spot[] = [];
+  for (let strand = 0; strand < strands; strand += 1) {
+    const shift = (2 * next() - 1) * ragged;
+    const across = (strand + 0.5) / strands;
+    for (let step = 0; step < steps; step += 1) {
+      const way = (step + 0.5) / steps + shift;
+      const inside = ends === 'ring' ? (way + 1) % 1 : Math.min(1, Math.max(0, way));
+      spots.push(spotAt(ends, inside, across, layer ?? across));
+    }
   }
-  return look.bands.at(-1)?.hex ?? '#efe9dc';
+  return spots;
 }
 
-/** One color for the whole, speckles counted by how much they cover. */
+/** Fine enough to tell the share of each color to about a part in a hundred. */
+const AVERAGED = { ends: 'ring', strands: 12, steps: 48, seed: '' } as const;
+
+/** One color for the whole: the light that all of it throws back together. */
 export function averageHex(look: YarnLook): string {
+  const [only] = look.coats;
+  if (!only) return look.ground;
+  const { palette, at } = colorsOf(look, AVERAGED);
+  const counts = new Uint32Array(palette.length);
+  for (const place of at) counts[place] = (counts[place] ?? 0) + 1;
   const sum = [0, 0, 0];
-  const add = (hex: string, weight: number): void =>
-    linearRgb(hex).forEach((channel, i) => (sum[i] = (sum[i] ?? 0) + channel * weight));
-  const covered = Math.min(
-    0.9,
-    look.speckles.reduce((total, speckle) => total + speckle.cover, 0),
+  palette.forEach((hex, place) =>
+    linearRgb(hex).forEach(
+      (channel, i) => (sum[i] = (sum[i] ?? 0) + (channel * (counts[place] ?? 0)) / at.length),
+    ),
   );
-  const total = look.speckles.reduce((all, speckle) => all + speckle.cover, 0) || 1;
-  for (const band of look.bands) add(band.hex, band.share * (1 - covered));
-  for (const speckle of look.speckles) add(speckle.hex, (covered * speckle.cover) / total);
   return rgbHex([sum[0] ?? 0, sum[1] ?? 0, sum[2] ?? 0]);
 }

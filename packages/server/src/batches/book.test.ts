@@ -117,8 +117,10 @@ test('every order goes up and down, the equal by when they were begun, and no ro
 test('a line of the Book tells how the hank is drawn: sprinkled with specks, painted in stretches', async () => {
   const { rows } = await page({});
   for (const { id, look } of rows) expect([id, look]).toEqual([id, summary(id).look]);
-  expect(rows.some(({ look }) => look.bands.length > 1)).toBe(true);
-  expect(rows.some(({ look }) => look.speckles.length > 0)).toBe(true);
+  const places = rows.flatMap(({ look }) =>
+    look.coats.flatMap(({ parts }) => parts.map(({ where }) => where.kind)),
+  );
+  expect(new Set(places)).toEqual(new Set(['all', 'around', 'along', 'drips', 'specks']));
 });
 
 test('dye that goes in is found at once, and no more once it is taken back', async () => {

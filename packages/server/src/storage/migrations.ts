@@ -215,4 +215,9 @@ export const MIGRATIONS: Migration[] = [
       `CREATE INDEX events_sought ON events (kind, seq) WHERE kind = 'sought'`,
     ],
   },
+  {
+    name: '013-where-color-lies',
+    // Colors were drawn in bands; now where each pass put them, on goods of their own form.
+    steps: [looksOfBatches],
+  },
 ];

@@ -192,7 +192,7 @@ function figures(old: ReadOldBatch, now: Batch, dyes: Dye[]): [string, unknown, 
         'bases',
         'dyes',
         'undyedHex',
-        'hex',
+        // Not the color of the dyed goods: it is drawn otherwise now, and stands for no figure.
         'outcome',
         'standing',
         'closedAt',
@@ -266,7 +266,7 @@ test('every record says what it said, figure by figure', async () => {
       if (!saysTheSame(was, is)) different.push(`${batch.id} ${name}: ${String(was)} -> ${String(is)}`);
     }
   expect(different).toEqual([]);
-  expect(compared).toBe(2506);
+  expect(compared).toBe(2469);
 });
 
 test('what went in, from which jar, grams and mL of every event stays as it was', async () => {

@@ -59,7 +59,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       <Box sx={{ display: 'flex', gap: 2, p: 2, alignItems: 'center', flexWrap: 'wrap' }}>
         <Box sx={{ bgcolor: 'booth', p: 1 }}>
           <Hank
-            form="twisted"
+            shown="twisted"
             hex={summary.hex}
             seed={batch.id}
             label={`Hank of ${batch.name}`}

@@ -131,7 +131,7 @@ function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfRespo
       >
         <Box sx={{ bgcolor: 'booth', p: 0.5 }}>
           <Hank
-            form="twisted"
+            shown="twisted"
             {...(look && { look })}
             seed={`${colorway.id}-${colorway.version}`}
             label={`Hank of ${colorway.name}`}

@@ -194,7 +194,7 @@ export function Formulation({ saved, isNew, shelf, versions }: FormulationProps)
           end="bottom"
           yarn={
             <Hank
-              form="twisted"
+              shown="twisted"
               {...(first?.looks.at(-1) && { look: first.looks.at(-1) })}
               seed={seed}
               label={`The finished hank of ${colorway.name}, an estimate`}
@@ -246,7 +246,7 @@ function OtherGoods({ plan, seed }: { plan: Plan; seed: string }) {
         <Box component="figure" key={line.lineId} sx={{ m: 0 }}>
           <Box sx={{ bgcolor: 'booth', p: 0.5, width: 'fit-content' }}>
             <Hank
-              form="twisted"
+              shown="twisted"
               {...(line.looks.at(-1) && { look: line.looks.at(-1) })}
               seed={`${seed}-${line.lineId}`}
               label={`On ${line.baseName}, an estimate`}

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 import Box from '@mui/material/Box';
 import { plainLook, type YarnLook } from '@ythrion/core';
-import { drawHank, type HankForm, type HankPicture } from './drawHank';
+import { drawnYarn } from './yarn/drawnYarn';
+import type { Shown, YarnPicture } from './yarn/drawYarn';
 
 /** Typing has rested when nothing came for this long, ms. */
 const REST_MS = 120;
@@ -13,19 +14,19 @@ export interface HankProps {
   seed: string;
   /** What the picture shows, for those who cannot see it. */
   label: string;
-  form?: HankForm;
+  shown?: Shown;
   width: number;
   height: number;
   unevenness?: number;
 }
 
-/** Yarn, drawn strand by strand. */
+/** Goods, drawn strand by strand: a hank, or whatever else they are. */
 export function Hank({
   hex = '#efe9dc',
   look,
   seed,
   label,
-  form = 'open',
+  shown = 'open',
   width,
   height,
   unevenness = 0.15,
@@ -33,7 +34,7 @@ export function Hank({
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawn = useRef(false);
   // What is drawn, as text: a plan made anew draws nothing anew unless the yarn looks different.
-  const picture = JSON.stringify({ look: look ?? { ...plainLook(hex), unevenness }, seed, form });
+  const picture = JSON.stringify({ look: look ?? { ...plainLook(hex), unevenness }, seed, shown });
   useEffect(() => {
     const draw = (): void => {
       const pen = canvas.current?.getContext('2d');
@@ -41,8 +42,7 @@ export function Hank({
       const scale = window.devicePixelRatio || 1;
       canvas.current.width = width * scale;
       canvas.current.height = height * scale;
-      pen.setTransform(scale, 0, 0, scale, 0, 0);
-      drawHank(pen, width, height, JSON.parse(picture) as HankPicture);
+      pen.drawImage(drawnYarn(picture, JSON.parse(picture) as YarnPicture, { width, height, scale }), 0, 0);
       drawn.current = true;
     };
     // The first picture at once; later ones when the typing rests, so that a keystroke never waits for yarn.

@@ -101,6 +101,7 @@ export function QuickPourScreen() {
     );
   };
 
+  const look = plan.goods[0]?.looks.at(-1);
   return (
     <Box sx={{ pb: 3 }}>
       <Box
@@ -206,8 +207,8 @@ export function QuickPourScreen() {
         }
         yarn={
           <Hank
-            hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
-            seed={`quick-${plan.goods[0]?.dyedHex ?? ''}`}
+            {...(look && { look })}
+            seed="quick"
             label="The yarn in this recipe’s color, an estimate"
             width={120}
             height={150}
@@ -319,9 +320,9 @@ export function QuickPourScreen() {
         end="bottom"
         yarn={
           <Hank
-            form="twisted"
-            hex={plan.goods[0]?.dyedHex ?? '#efe9dc'}
-            seed={`quick-${plan.goods[0]?.dyedHex ?? ''}`}
+            shown="twisted"
+            {...(look && { look })}
+            seed="quick"
             label="The finished hank"
             width={84}
             height={120}

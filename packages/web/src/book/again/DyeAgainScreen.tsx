@@ -187,7 +187,7 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box sx={{ display: { xs: 'none', md: 'block' }, pt: 4 }}>
           {hex !== null && (
             <Hank
-              form="twisted"
+              shown="twisted"
               hex={hex}
               seed={batch.id}
               label={`Hank of ${batch.name} as it is to be, an estimate`}
