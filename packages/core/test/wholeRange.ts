@@ -1,8 +1,16 @@
 import fc from 'fast-check';
 import { SET_METHOD_NAMES } from '../src/heat/setMethods';
-import { METHOD_KINDS, methodFacts, sectionsOf } from '../src/method';
+import { METHOD_KINDS, METHODS, methodFacts, sectionsOf } from '../src/method';
 import type { MethodKind, PassMethod } from '../src/method';
 import { ACID_TIMES } from '../src/method/acidTimes';
+import {
+  BATH_STARTS,
+  ICED_ON,
+  SECTION_ORDERS,
+  STREWN_BY,
+  STREWN_ON,
+  ZONE_SHAPES,
+} from '../src/method/choices';
 import { LIES } from '../src/process/terms';
 import { recipeSchema, type Recipe } from '../src/recipe/recipe';
 import { quantityKind, type QuantityKindName } from '../src/units/quantityKinds';
@@ -23,11 +31,18 @@ export function anywhere(name: QuantityKindName): fc.Arbitrary<number> {
   );
 }
 
-const sections = fc.array(anywhere('sharePercent'), { minLength: 1, maxLength: 4 }).map((shares) => {
-  const all = shares.reduce((sum, share) => sum + share, 0);
-  const most = all > 100 ? 100 / all : 1;
-  return shares.map((share, i) => ({ id: `s${i}`, name: `Section ${i}`, sharePercent: share * most }));
-});
+/** Places on the goods that come to 100 % at most. */
+const places = (minLength: number, maxLength: number) =>
+  fc.array(anywhere('sharePercent'), { minLength, maxLength }).map((shares) => {
+    const all = shares.reduce((sum, share) => sum + share, 0);
+    const most = all > 100 ? 100 / all : 1;
+    return shares.map((share, i) => ({ id: `s${i}`, name: `Section ${i}`, sharePercent: share * most }));
+  });
+const painted = (minLength: number) =>
+  fc
+    .tuple(places(minLength, 4), fc.array(fc.option(anywhere('pickUp')), { minLength: 4, maxLength: 4 }))
+    .map(([all, own]) => all.map((place, i) => ({ ...place, pickUpMlPerG: own[i] ?? null })));
+const order = fc.constantFrom(...SECTION_ORDERS);
 const pan = fc.oneof(
   fc.record({
     shape: fc.constant('rectangular' as const),
@@ -39,58 +54,95 @@ const pan = fc.oneof(
 
 /** Every way with settings from all over its range. */
 export const METHOD_RANGE: { [K in MethodKind]: fc.Arbitrary<Extract<PassMethod, { kind: K }>> } = {
-  immersion: fc.record({ kind: fc.constant('immersion' as const) }),
+  immersion: fc.record({ kind: fc.constant('immersion' as const), start: fc.constantFrom(...BATH_STARTS) }),
   'low immersion': fc.record({
     kind: fc.constant('low immersion' as const),
     pan,
     wallCm: anywhere('length'),
     depthCm: anywhere('length'),
+    liquidMl: fc.option(anywhere('volume'), { freq: 3 }),
     turns: anywhere('steps'),
+    sections: places(0, 4).chain((zones) =>
+      fc
+        .array(fc.constantFrom(...ZONE_SHAPES), { minLength: 4, maxLength: 4 })
+        .map((shapes) => zones.map((zone, i) => ({ ...zone, shape: shapes[i] ?? 'band' }))),
+    ),
+    backPercent: fc.oneof(fc.constant(0), anywhere('backPercent')),
+    frontMinutes: anywhere('minutes'),
   }),
   'cool bath': fc.record({
     kind: fc.constant('cool bath' as const),
     minutes: anywhere('minutes'),
     temperatureC: anywhere('roomTemperature'),
   }),
-  glaze: fc.record({ kind: fc.constant('glaze' as const), minutes: anywhere('minutes') }),
+  glaze: fc.record({
+    kind: fc.constant('glaze' as const),
+    minutes: anywhere('minutes'),
+    heatToC: fc.option(anywhere('temperature')),
+  }),
   repeated: fc.record({
     kind: fc.constant('repeated' as const),
     repeats: anywhere('steps'),
     minutes: anywhere('minutes'),
+    sections: fc
+      .array(
+        fc.record({
+          minutes: anywhere('minutes'),
+          lies: fc.record({ kind: fc.constantFrom(...LIES), count: anywhere('steps') }),
+        }),
+        { maxLength: 4 },
+      )
+      .map((doses) =>
+        doses.map((dose, i) => ({ ...dose, id: `s${i}`, name: `Dose ${i}`, sharePercent: 100 })),
+      ),
   }),
   dip: fc.record({
     kind: fc.constant('dip' as const),
     sharePercent: anywhere('sharePercent'),
     steps: anywhere('steps'),
     minutes: anywhere('minutes'),
+    lowered: fc.boolean(),
+    sections: fc.oneof(places(0, 0), places(2, 2)),
   }),
   painting: fc.record({
     kind: fc.constant('painting' as const),
     layout: fc.constantFrom('across' as const, 'around' as const, 'touches' as const),
-    sections,
+    sections: painted(1),
     pickUpMlPerG: anywhere('pickUp'),
+    order,
+    backPercent: fc.oneof(fc.constant(0), anywhere('backPercent')),
   }),
   sprinkle: fc.record({
     kind: fc.constant('sprinkle' as const),
     citricPerGram: anywhere('citricPerGram'),
     coverPercent: anywhere('sharePercent'),
     settleMinutes: anywhere('minutes'),
+    on: fc.constantFrom(...STREWN_ON),
+    by: fc.constantFrom(...STREWN_BY),
+    bothSides: fc.boolean(),
   }),
   ice: fc.record({
     kind: fc.constant('ice' as const),
     iceGrams: anywhere('iceMass'),
     meltMinutes: anywhere('minutes'),
+    on: fc.constantFrom(...ICED_ON),
+    acidMinutes: fc.oneof(fc.constant(0), anywhere('minutes')),
   }),
   'painted stack': fc.record({
     kind: fc.constant('painted stack' as const),
     layers: anywhere('steps'),
     drainPercent: anywhere('drainPercent'),
     pickUpMlPerG: anywhere('pickUp'),
+    sections: painted(0),
+    rounds: anywhere('steps'),
+    flip: fc.boolean(),
   }),
   'blank painting': fc.record({
     kind: fc.constant('blank painting' as const),
-    sections,
+    sections: painted(1),
     pickUpMlPerG: anywhere('pickUp'),
+    order,
+    backPercent: fc.oneof(fc.constant(0), anywhere('backPercent')),
   }),
   'own way': fc.record({
     kind: fc.constant('own way' as const),
@@ -100,7 +152,7 @@ export const METHOD_RANGE: { [K in MethodKind]: fc.Arbitrary<Extract<PassMethod,
         fc.constantFrom(null, 'd0', 'd1').map((lineId) => ({ do: 'dye' as const, lineId })),
         fc.integer({ min: 1, max: 3 }).map((nth) => ({ do: 'acid' as const, acidId: `acid${nth}` })),
         anywhere('sharePercent').map((sharePercent) => ({ do: 'goods in' as const, sharePercent })),
-        fc.constantFrom(...(['lift', 'turn', 're-tie'] as const)).map((what) => ({ do: what })),
+        fc.constantFrom(...(['lift', 'turn', 're-tie', 'rinse'] as const)).map((what) => ({ do: what })),
         anywhere('temperature').map((temperatureC) => ({ do: 'heat' as const, temperatureC })),
         fc.record({
           do: fc.constantFrom('hold' as const, 'stand' as const),
@@ -168,6 +220,7 @@ const pass = fc.record({
   ),
   acids: fc.array(acid, { maxLength: 3 }),
   topUpMl: fc.oneof(fc.constant(0), anywhere('topUp')),
+  topUpWithAcid: fc.boolean(),
   partsDepthPercent: anywhere('dos'),
   printDepthPercent: anywhere('dos'),
   heat: fc.option(
@@ -228,3 +281,48 @@ export const anyRecipe: fc.Arbitrary<Recipe> = fc
       })),
     }),
   );
+
+/** What each way had to decide when 0.1.0 was made; all else is as it was then. */
+const THEN: { [K in MethodKind]: readonly (keyof Extract<PassMethod, { kind: K }>)[] } = {
+  immersion: [],
+  'low immersion': ['pan', 'wallCm', 'depthCm', 'turns'],
+  'cool bath': ['minutes', 'temperatureC'],
+  glaze: ['minutes'],
+  repeated: ['repeats', 'minutes'],
+  dip: ['sharePercent', 'steps', 'minutes'],
+  painting: ['layout', 'sections', 'pickUpMlPerG'],
+  sprinkle: ['citricPerGram', 'coverPercent', 'settleMinutes'],
+  ice: ['iceGrams', 'meltMinutes'],
+  'painted stack': ['layers', 'drainPercent', 'pickUpMlPerG'],
+  'blank painting': ['sections', 'pickUpMlPerG'],
+  'own way': ['steps'],
+};
+
+function methodThen(method: PassMethod): PassMethod {
+  const kept = Object.fromEntries(
+    Object.entries(method).filter(([key]) => (THEN[method.kind] as readonly string[]).includes(key)),
+  );
+  const then = { ...METHODS[method.kind].usual, ...kept } as PassMethod;
+  if (then.kind === 'own way')
+    return { ...then, steps: then.steps.map((step) => (step.do === 'rinse' ? { do: 'turn' } : step)) };
+  return then.kind === 'painting' || then.kind === 'blank painting'
+    ? { ...then, sections: then.sections.map((section) => ({ ...section, pickUpMlPerG: null })) }
+    : then;
+}
+
+/** Any recipe that could be decided in 0.1.0. */
+export const anyRecipeThen: fc.Arbitrary<Recipe> = anyRecipe.map((recipe) => ({
+  ...recipe,
+  passes: recipe.passes.map((one) => {
+    const method = methodThen(one.method);
+    return {
+      ...one,
+      method,
+      topUpWithAcid: true,
+      dyes: one.dyes.map((line) => ({
+        ...line,
+        sectionId: sectionsOf(method).some(({ id }) => id === line.sectionId) ? line.sectionId : null,
+      })),
+    };
+  }),
+}));

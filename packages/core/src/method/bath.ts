@@ -4,6 +4,9 @@ import { dyeCautions } from './actCautions';
 import { lineWith, type Line, type WayStep, type Written } from './line';
 import { dilutionOf, idIn, of, type AcidWhen, type AnyScene, type SceneAcid, type SceneDye } from './scene';
 
+/** Water that scalds, °C (common practice, no source). */
+const SCALDS_C = 60;
+
 /** What an earlier pass left in the vessel, poured off; a bath that is kept stays. */
 export function emptied(scene: AnyScene): WayStep[] {
   if (!scene.fillTo) return [];
@@ -11,17 +14,13 @@ export function emptied(scene: AnyScene): WayStep[] {
 }
 
 /** Water into the vessel, up to what is to be in it with all that is there and all that goes in beside it. */
-export function filled(
-  scene: AnyScene,
-  celsius = scene.tapC,
-  more: Pick<Line, 'madeUp'> | null = null,
-): WayStep[] {
+export function filled(scene: AnyScene, celsius = scene.tapC, more: Partial<Line> = {}): WayStep[] {
   const { fillTo, vessel } = scene;
   if (!fillTo) return [];
   return [
     ({ vessels }) => {
       const ml = fillTo.ml - fillTo.besideMl - (vessels.get(vessel)?.liquid.ml ?? 0);
-      return ml > 0 ? [lineWith(waterInto(scene, vessel, ml, 'bath', celsius), more ?? {})] : [];
+      return ml > 0 ? [lineWith(waterInto(scene, vessel, ml, 'bath', celsius), more)] : [];
     },
   ];
 }
@@ -29,7 +28,7 @@ export function filled(
 /** A bath of its own: the old one poured off, water run. @param celsius of the water; as it comes from the tap */
 export const water = (scene: AnyScene, celsius = scene.tapC): WayStep[] => [
   ...emptied(scene),
-  ...filled(scene, celsius),
+  ...filled(scene, celsius, celsius >= SCALDS_C ? { cautions: ['scald'] } : {}),
 ];
 
 const drained = (scene: AnyScene): Written => ({
@@ -115,14 +114,22 @@ const materialOf = (
   lotStrength,
 });
 
+/** A dose as it is measured: the first one again, unless it is another. */
+const doseOf = (
+  { amount, tool, later }: SceneDye,
+  dose: Written['dose'],
+): Pick<SceneDye, 'amount' | 'tool'> & { times: number } =>
+  later[(dose?.nth ?? 1) - 2] ?? { amount, tool, times: 1 };
+
 /** One dose of a dye, from its jar, its dilution or the scale. @param dose of how many it is which */
 export function pour(scene: AnyScene, dye: SceneDye, into: End, dose: Written['dose'] = null): Written {
-  const { lineId, amount, unit, dilution: made } = dye;
+  const { lineId, unit, dilution: made } = dye;
+  const { amount, tool, times } = doseOf(dye, dose);
   const open = 'place' in into || scene.roles.get('vessel' in into ? into.vessel : '') === 'melting ice';
   return {
     id: idIn(scene, `dye.${lineId}${dose === null || dose.nth === 1 ? '' : `.dose${dose.nth}`}`),
-    tool: dye.tool,
-    askedGrams: dye.askedGrams,
+    tool,
+    askedGrams: dye.askedGrams * times,
     dose,
     hands: unit === 'mL' ? 2 : 5,
     cautions: dyeCautions(unit, open),
@@ -185,10 +192,10 @@ export const acidsAt = (
 ): Written[] =>
   scene.acids.filter(({ when }) => times.includes(when)).map((acid) => acidInto(scene, acid, into));
 
-/** A dyebath before the goods go in: water, every dye, and the acid of the start. */
-export const dyebath = (scene: AnyScene, celsius = scene.tapC): WayStep[] => [
+/** A dyebath before the goods go in: water, its dyes, and the acid of the start. @param some which dyes; all of them */
+export const dyebath = (scene: AnyScene, celsius = scene.tapC, some = scene.dyes): WayStep[] => [
   ...water(scene, celsius),
-  ...dyes(scene, () => ({ vessel: scene.vessel })),
+  ...dyes(scene, () => ({ vessel: scene.vessel }), some),
   ...acidsAt(scene, ['start']),
 ];
 

@@ -14,18 +14,23 @@ export const blankPainting: Method<Settings> = {
   usual: {
     kind: 'blank painting',
     sections: [
-      { id: 'a', name: 'Stripe 1', sharePercent: 34 },
-      { id: 'b', name: 'Stripe 2', sharePercent: 33 },
-      { id: 'c', name: 'Stripe 3', sharePercent: 33 },
+      { id: 'a', name: 'Stripe 1', sharePercent: 34, pickUpMlPerG: null },
+      { id: 'b', name: 'Stripe 2', sharePercent: 33, pickUpMlPerG: null },
+      { id: 'c', name: 'Stripe 3', sharePercent: 33, pickUpMlPerG: null },
     ],
     pickUpMlPerG: 1,
+    order: 'once',
+    backPercent: 0,
   },
   acts: (scene) => [
     laidOut(scene),
     ...paintWater(scene),
-    ...paintedSections(scene, 'along'),
+    ...paintedSections(scene, 'along', scene.settings.backPercent),
     ...lateAcids(scene),
   ],
-  look: ({ sections }, drawn) => ({ coats: [inSections(sections, 'along', drawn)], tonal: 0.08 }),
+  look: ({ sections, order }, drawn) => ({
+    coats: [inSections(sections, 'along', drawn, order)],
+    tonal: 0.08,
+  }),
   words: paintWords('blank', ({ sections }: Settings) => sections),
 };

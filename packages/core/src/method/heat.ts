@@ -1,5 +1,6 @@
 import type { CautionName } from '../materials/cautionNames';
 import type { Purpose } from '../process/act';
+import type { State } from '../process/state';
 import { acidsAt } from './bath';
 import { lineWith, type WayStep, type Written } from './line';
 import { idIn, of, type AnyScene } from './scene';
@@ -16,8 +17,8 @@ export const heatCautions = ({ felts }: Pick<AnyScene, 'felts'>): CautionName[] 
 
 /** A rise of a vessel from where it stands; nothing when it is as hot already. */
 export const rises =
-  (scene: AnyScene, role: string, toC: number, rampCPerMin: number): WayStep =>
-  (state) => {
+  (scene: AnyScene, role: string, toC: number, rampCPerMin: number) =>
+  (state: State): readonly Written[] => {
     const minutes = scene.rise(state, scene.vessel, toC, rampCPerMin);
     return minutes.value > 0
       ? [
@@ -109,6 +110,14 @@ export function ledHot(scene: AnyScene, turns = 0): WayStep[] {
   return [
     ...rise(scene),
     ...Array.from({ length: turns }, () => turned(scene)),
+    ...holdUntilClear(scene, turns),
+  ];
+}
+
+/** Hold until clear, and the late acid; late acid alone in a pass that is not led hot. */
+export function holdUntilClear(scene: AnyScene, turns = 0): WayStep[] {
+  if (!scene.heat) return lateAcids(scene);
+  return [
     lineWith(
       hold(scene, 'hold', 'bath', {
         minutes: scene.heat.minutes,

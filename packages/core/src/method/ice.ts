@@ -4,19 +4,40 @@ import { EVERYWHERE } from '../process/everywhere';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';
-import { lateAcids } from './heat';
+import { lateAcids, stands } from './heat';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
-import { iceOf, idIn, of } from './scene';
+import type { Written } from './line';
+import { iceOf, idIn, of, type Scene } from './scene';
 import type { MethodOf } from './settings';
 
 type Settings = MethodOf<'ice'>;
+
+/** Spare goods under the rack, for what drips. */
+const goodsBelow = (scene: Scene<Settings>): Written[] =>
+  scene.catchUp.length > 0 && scene.settings.on === 'a rack'
+    ? [
+        {
+          id: idIn(scene, 'place.below'),
+          hands: 3,
+          act: {
+            kind: 'place',
+            ...of(scene, 'catch up'),
+            goods: [...scene.catchUp],
+            vessel: scene.vessel,
+            reach: null,
+            lies: null,
+            wet: true,
+          },
+        },
+      ]
+    : [];
 
 export const ice: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'ice',
   label: 'ice or snow',
   gives: 'Powder on ice over damp goods on a rack; what melts carries it in.',
-  usual: { kind: 'ice', iceGrams: 1500, meltMinutes: 480 },
+  usual: { kind: 'ice', iceGrams: 1500, meltMinutes: 480, on: 'a rack', acidMinutes: 0 },
   liquid: 'ice',
   dry: true,
   hot: false,
@@ -32,6 +53,7 @@ export const ice: Method<Settings> = {
   acts(scene) {
     const vessel = iceOf(scene);
     return [
+      ...goodsBelow(scene),
       goodsIn(scene, 'none'),
       ...acidsAt(scene, ['start'], { place: EVERYWHERE }),
       {
@@ -59,6 +81,9 @@ export const ice: Method<Settings> = {
         },
       },
       ...lateAcids(scene),
+      ...(scene.settings.acidMinutes > 0 && lateAcids(scene).length > 0
+        ? stands(scene, 'rest', scene.settings.acidMinutes)
+        : []),
     ];
   },
   figures: ({ iceGrams }) => [
@@ -73,12 +98,26 @@ export const ice: Method<Settings> = {
   }),
   words: {
     ...USUAL_WORDS,
-    goodsIn: (_, { act }) =>
+    goodsIn: ({ on }, { act }) =>
       act.kind === 'place' && act.reach === 'none'
-        ? 'Lay the damp goods on a rack over a tray'
+        ? on === 'a rack'
+          ? 'Lay the damp goods on a rack over a tray'
+          : 'Spread the damp goods out on a tray'
         : 'Lay the goods in',
     title: (_, { act }) =>
-      act.kind === 'stand' && act.purpose === 'melt' ? 'Let it melt, away from children and animals' : null,
+      act.kind === 'place' && act.purpose === 'catch up'
+        ? 'Lay the spare goods under the rack, for what drips'
+        : act.kind !== 'stand'
+          ? null
+          : act.purpose === 'melt'
+            ? 'Let it melt, away from children and animals'
+            : act.purpose === 'rest'
+              ? 'Leave the acid to work in'
+              : null,
+    detail: (_, { act }) =>
+      act.kind === 'put' && act.purpose === 'late'
+        ? 'What melted carries none: turn the goods and pour it over them.'
+        : null,
     unheated: ({ meltMinutes }) => `melts in ${formatAmount(meltMinutes, 'min')}`,
   },
 };

@@ -2,6 +2,7 @@ import type { DrawnDye } from '../color/drawnColor';
 import type { Figure } from '../figure/figure';
 import type { Act, VesselRole } from '../process/act';
 import type { AcidTime } from './acidTimes';
+import type { Lying } from '../skein/bundle';
 import type { Part } from '../skein/coat';
 import type { Line, WayStep } from './line';
 import type { Scene } from './scene';
@@ -36,6 +37,8 @@ export interface WayNotice {
   values: Readonly<Record<string, string | number>>;
   /** True when it cannot be done like that. */
   blocks?: boolean;
+  /** True when it is to be answered before a batch begins. */
+  asks?: boolean;
 }
 
 /** The dyes of a pass for one place, or all of them when null, each at its depth on the goods it is for. */
@@ -45,6 +48,8 @@ export type Drawn = (placeId: string | null) => readonly DrawnDye[];
 export interface WayLook {
   /** Its coats, first to last; each a list of places with their dyes, of which the first that covers a spot has it. */
   coats: readonly (readonly Part[])[];
+  /** How goods lie for each coat, where that is not as in the pass. */
+  lying?: readonly Lying[];
   /** How much more tonal than a stirred pot it comes out, 0 to 1. */
   tonal: number;
 }
@@ -57,6 +62,8 @@ export interface WayWords<S> {
   title?(settings: S, line: Pick<Line, 'act' | 'dose' | 'madeUp'>): string | null;
   /** A second sentence; null for none. */
   detail?(settings: S, line: Pick<Line, 'act' | 'dose' | 'madeUp' | 'askedGrams'>): string | null;
+  /** Where or how a color goes on: `on the top third`, `through a sieve`; null where that goes without saying. */
+  where?(settings: S, place: Section | null): string | null;
   /** What the goods do without heat in a folded pass: `12 h cold`. */
   unheated(settings: S): string;
   notice(notice: WayNotice): string;
@@ -91,8 +98,8 @@ export interface Method<S extends { kind: string }> {
   places(settings: S): readonly Section[];
   /** Part of the goods that it reaches, above 0 to 1. */
   reach(settings: S): number;
-  /** In how many equal doses each dye goes in. */
-  doses(settings: S, lineId: string): number;
+  /** The doses that a dye goes in in, each as its share of the whole; together 1. */
+  shares(settings: S, lineId: string): readonly number[];
   /** Citric crystals a gram of powder is cut with, g. */
   cut(settings: S): number;
   /** The liquid of the way itself, mL; null where the pass decides its water. @param grams goods it reaches */
@@ -114,7 +121,7 @@ export const USUAL_WAY = {
   leaves: 'squeezed',
   places: (): readonly Section[] => [],
   reach: (): number => 1,
-  doses: (): number => 1,
+  shares: (): readonly number[] => [1],
   cut: (): number => 0,
   bath: (): null => null,
   figures: (): NamedFigure[] => [],

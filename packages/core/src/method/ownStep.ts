@@ -17,6 +17,7 @@ export const ownStepSchema = z.discriminatedUnion(
     z.strictObject({ do: z.literal('lift') }),
     z.strictObject({ do: z.literal('turn') }),
     z.strictObject({ do: z.literal('re-tie') }),
+    z.strictObject({ do: z.literal('rinse') }),
     z.strictObject({ do: z.literal('heat'), temperatureC: quantity('temperature') }),
     z.strictObject({ do: z.literal('hold'), minutes: quantity('minutes'), untilClear: z.boolean() }),
     z.strictObject({ do: z.literal('stand'), minutes: quantity('minutes'), untilClear: z.boolean() }),

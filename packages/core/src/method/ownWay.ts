@@ -10,6 +10,7 @@ import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import { lifted } from './ready';
 import type { OwnStep, OwnStepKind } from './ownStep';
 import { idIn, of, type Scene } from './scene';
+import { equalShares } from './shares';
 import type { MethodOf } from './settings';
 
 type Settings = MethodOf<'own way'>;
@@ -23,6 +24,7 @@ export const OWN_STEP_LABELS: Record<OwnStepKind, string> = {
   lift: 'lift out',
   turn: 'turn',
   're-tie': 're-tie',
+  rinse: 'rinse',
   heat: 'heat',
   hold: 'hold hot',
   stand: 'stand',
@@ -37,6 +39,7 @@ export const OWN_STEP_USUAL: { [K in OwnStepKind]: Extract<OwnStep, { do: K }> }
   lift: { do: 'lift' },
   turn: { do: 'turn' },
   're-tie': { do: 're-tie' },
+  rinse: { do: 'rinse' },
   heat: { do: 'heat', temperatureC: 82 },
   hold: { do: 'hold', minutes: 20, untilClear: true },
   stand: { do: 'stand', minutes: 10, untilClear: false },
@@ -105,6 +108,15 @@ function actsOf(step: OwnStep, scene: Scene<Settings>, at: number): WayStep[] {
           cautions: ['scald'],
         },
       ];
+    case 'rinse':
+      return [
+        {
+          id: id('rinse'),
+          hands: 8,
+          cautions: ['disposal'],
+          act: { kind: 'rinse', ...of(scene, null), goods: [], soap: false },
+        },
+      ];
     case 'heat':
       return [rises(scene, `heat.${at + 1}`, step.temperatureC, USUAL_RISE_C_PER_MIN)];
     case 'hold': {
@@ -155,7 +167,7 @@ export const ownWay: Method<Settings> = {
   hot: false,
   acidTimes: [],
   needs: 'pot',
-  doses: (settings, lineId) => Math.max(1, dosesOf(settings, lineId)),
+  shares: (settings, lineId) => equalShares(Math.max(1, dosesOf(settings, lineId))),
   acts: (scene) => [
     ...emptied(scene),
     ...scene.settings.steps.flatMap((step, at) => actsOf(step, scene, at)),
@@ -165,7 +177,7 @@ export const ownWay: Method<Settings> = {
     ...dyes
       .filter(({ lineId }) => dosesOf({ kind: 'own way', steps }, lineId) === 0)
       .map(({ name }) => ({ code: 'dye without a step', values: { name }, blocks: true })),
-    ...(steps.some((step) => step.do === 'goods in')
+    ...(dyes.length === 0 || steps.some((step) => step.do === 'goods in')
       ? []
       : [{ code: 'no goods in', values: {}, blocks: true }]),
     ...acids

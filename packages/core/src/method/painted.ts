@@ -8,8 +8,11 @@ import { acidsAt, dyes } from './bath';
 import { goodsIn } from './goodsIn';
 import { lineWith, type WayStep, type Written } from './line';
 import { USUAL_WAY, USUAL_WORDS, type NamedFigure, type WayNotice, type WayRead } from './method';
-import { idIn, of, paintCup, type AnyScene } from './scene';
+import { idIn, of, paintCup, type AnyScene, type ScenePart } from './scene';
+import { turned } from './heat';
 import type { Section } from './settings';
+import { frontAndBack, hasBack } from './shares';
+import { stretchesOf, type SectionOrder } from './stretches';
 
 /** Thickest usual wet pick-up, over which paint runs, mL/g (common practice, no source). */
 const RUNS_ML_PER_GRAM = 2.5;
@@ -75,14 +78,54 @@ export function paintWater(scene: AnyScene): Written[] {
   ];
 }
 
-/** Cups filled up, and each emptied onto its section, lightest first as they were put down. */
-export function paintedSections(scene: AnyScene, axis: Place['axis']): WayStep[] {
+/** Paint that a section takes, mL/g: its own, or that of its pass. */
+export const pickUpOf = (settings: object, place: object): number =>
+  ('pickUpMlPerG' in place ? (place.pickUpMlPerG as number | null) : null) ??
+  ('pickUpMlPerG' in settings ? (settings.pickUpMlPerG as number) : 0);
+
+/** Sections that have a dye. */
+const coloredParts = (scene: AnyScene): readonly ScenePart[] =>
+  scene.parts.filter(({ id }) => scene.dyes.some(({ placeId }) => placeId === id));
+
+/** A cup emptied onto the stretches of its section, each its part: said once. @param share of the cup, 0 to 1 */
+function onto(scene: AnyScene, part: ScenePart, axis: Place['axis'], role: string, share: number): Written[] {
+  const cup = { vessel: paintCup(scene, part.id) };
+  const whole = part.stretches.reduce((sum, { from, to }) => sum + to - from, 0);
+  let left = whole;
+  return part.stretches.map(({ from, to }, i) => {
+    const last = i === part.stretches.length - 1;
+    // What is left of the cup is shared anew each time; the last stretch of the last side gets all of it.
+    const given = (whole - left) / whole;
+    const of = last && share === 1 ? 1 : (share * (to - from)) / whole / (1 - share * given);
+    left -= to - from;
+    const name = i === 0 ? `${role}.${part.id}` : `${role}.${part.id}.${i + 1}`;
+    const move = moved(scene, name, cup, { place: { piece: null, axis, from, to } }, { share: of }, part.id);
+    return i === 0 ? move : lineWith(move, { quiet: true, hands: 0 });
+  });
+}
+
+/** The other side of what was painted: the goods turned over, and what was kept of each color worked in. */
+function otherSide(scene: AnyScene, axis: Place['axis']): WayStep[] {
+  return [
+    lineWith(turned(scene), { quiet: false, hands: 4 }),
+    ...coloredParts(scene).flatMap((part) => {
+      const [first, ...rest] = onto(scene, part, axis, 'paint.back', 1);
+      return first ? [lineWith(first, { hands: 5, dose: { nth: 2, of: 2 } }), ...rest] : [];
+    }),
+  ];
+}
+
+/**
+ * Cups filled up, and each emptied onto its section, lightest first as they were put down.
+ * @param backPercent what the other side gets, % of what the first side got
+ */
+export function paintedSections(scene: AnyScene, axis: Place['axis'], backPercent = 0): WayStep[] {
   const water = paintCup(scene, 'water');
-  return scene.parts.flatMap((part): WayStep[] => {
+  const front = frontAndBack(backPercent)[0] ?? 1;
+  const sides = coloredParts(scene).flatMap((part): WayStep[] => {
     const mine = scene.dyes.filter(({ placeId }) => placeId === part.id);
-    if (mine.length === 0) return [];
     const cup = paintCup(scene, part.id);
-    const place: Place = { piece: null, axis, from: part.from, to: part.to };
+    const [first, ...rest] = onto(scene, part, axis, 'paint', front);
     return [
       ...dyes(scene, () => ({ vessel: cup }), mine),
       ...(part.fillUpMl > 0
@@ -100,12 +143,11 @@ export function paintedSections(scene: AnyScene, axis: Place['axis']): WayStep[]
             ),
           ]
         : []),
-      lineWith(moved(scene, `paint.${part.id}`, { vessel: cup }, { place }, { share: 1 }, part.id), {
-        madeUp: { ml: part.paintMl, tool: '' },
-        hands: 8,
-      }),
+      ...(first ? [lineWith(first, { madeUp: { ml: part.paintMl, tool: '' }, hands: 8 })] : []),
+      ...rest,
     ];
   });
+  return [...sides, ...(hasBack(backPercent) && sides.length > 0 ? otherSide(scene, axis) : [])];
 }
 
 /** What to say of painted sections. */
@@ -124,6 +166,7 @@ export function paintNotices(
       return stock > takes * (1 + 1e-9)
         ? [
             {
+              asks: true,
               code: 'too much stock',
               values: { name, stock: formatAmount(stock, 'mL'), takes: formatAmount(takes, 'mL') },
             },
@@ -162,17 +205,28 @@ export const paintWords = <S extends { kind: string }>(
 ) => ({
   ...USUAL_WORDS,
   goodsIn: () => `Lay the ${what} out to be painted`,
-  title(settings: S, { act, madeUp }: { act: Written['act']; madeUp: { ml: number } | null }): string | null {
+  title(
+    settings: S,
+    { act, madeUp, dose }: { act: Written['act']; madeUp: { ml: number } | null; dose?: Written['dose'] },
+  ): string | null {
+    if (act.kind === 'handle' && act.what === 'turn') return `Turn the ${what} over, look where it is bare`;
     if (act.kind !== 'move' || act.purpose !== 'paint') return null;
-    const section = sectionsOf(settings).find(({ id }) => id === act.line);
-    return `Fill up to ${formatAmount(madeUp?.ml ?? 0, 'mL')} and paint ${section?.name ?? 'the section'}`;
+    const section = sectionsOf(settings).find(({ id }) => id === act.line)?.name ?? 'the section';
+    return dose
+      ? `Touch up the back of ${section} with what is left in its cup`
+      : `Fill up to ${formatAmount(madeUp?.ml ?? 0, 'mL')} and paint ${section}`;
   },
-  detail(settings: S, { act }: { act: Written['act'] }): string | null {
-    if (act.kind !== 'move' || act.purpose !== 'paint') return null;
-    const section = sectionsOf(settings).find(({ id }) => id === act.line);
-    return section
-      ? `${formatAmount(section.sharePercent, '%')} of the ${what}. Press the color in, turn, look underneath.`
-      : null;
+  detail(settings: S, { act, dose }: { act: Written['act']; dose?: Written['dose'] }): string | null {
+    if (act.kind !== 'move' || act.purpose !== 'paint' || dose) return null;
+    const sections = sectionsOf(settings);
+    const section = sections.find(({ id }) => id === act.line);
+    if (!section) return null;
+    const order = 'order' in settings ? (settings.order as SectionOrder) : 'once';
+    const places = stretchesOf(sections, order).get(section.id)?.length ?? 1;
+    const back = 'backPercent' in settings ? (settings.backPercent as number) : 0;
+    const kept =
+      hasBack(back) ? ` Keep ${formatAmount((100 * back) / (100 + back), '%')} of it for the back.` : '';
+    return `${formatAmount(section.sharePercent, '%')} of the ${what}${places > 1 ? `, in ${places} places` : ''}. Press the color in, turn, look underneath.${kept}`;
   },
   notice({ code, values: { name, stock, takes } }: WayNotice): string {
     switch (code) {

@@ -15,20 +15,29 @@ export const painting: Method<Settings> = {
     kind: 'painting',
     layout: 'around',
     sections: [
-      { id: 'a', name: 'Section A', sharePercent: 50 },
-      { id: 'b', name: 'Section B', sharePercent: 50 },
+      { id: 'a', name: 'Section A', sharePercent: 50, pickUpMlPerG: null },
+      { id: 'b', name: 'Section B', sharePercent: 50, pickUpMlPerG: null },
     ],
     pickUpMlPerG: 1,
+    order: 'once',
+    backPercent: 0,
   },
   acts: (scene) => [
     laidOut(scene),
     ...paintWater(scene),
-    ...paintedSections(scene, scene.settings.layout === 'across' ? 'along' : 'around'),
+    ...paintedSections(
+      scene,
+      scene.settings.layout === 'across' ? 'along' : 'around',
+      scene.settings.backPercent,
+    ),
     ...lateAcids(scene),
   ],
-  look: ({ sections, layout }, drawn) =>
+  look: ({ sections, layout, order }, drawn) =>
     layout === 'touches'
       ? { coats: [touched(sections, drawn)], tonal: 0.15 }
-      : { coats: [inSections(sections, layout === 'across' ? 'along' : 'around', drawn)], tonal: 0.08 },
+      : {
+          coats: [inSections(sections, layout === 'across' ? 'along' : 'around', drawn, order)],
+          tonal: 0.08,
+        },
   words: paintWords('hank', ({ sections }: Settings) => sections),
 };

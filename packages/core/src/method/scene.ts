@@ -14,9 +14,9 @@ export interface SceneDye {
   stockId: string | null;
   strengthPercent: number | null;
   lotStrength: number;
-  /** Powder asked for in one dose, g. */
+  /** Powder asked for in the first dose, g. */
   askedGrams: number;
-  /** One dose as it is measured: mL of stock or of the dilution, g of powder. */
+  /** The first dose as it is measured: mL of stock or of the dilution, g of powder. */
   amount: number;
   unit: 'mL' | 'g';
   tool: { name: string; fills: number } | null;
@@ -27,6 +27,8 @@ export interface SceneDye {
     makeUpWith: string;
     strengthPercent: number;
   } | null;
+  /** Doses after the first, where they are not the same again; how many times the first each is. */
+  later: readonly { times: number; amount: number; tool: { name: string; fills: number } | null }[];
 }
 
 /** When acid goes in: at a time that was decided, or with the powder that is cut with it. */
@@ -42,11 +44,12 @@ export interface SceneAcid {
   when: AcidWhen;
 }
 
-/** A painted section: which stretch of the goods it is, and what its cup is made up to. */
+/** A place on the goods: which stretches of them it is, and what its cup of paint is made up to. */
 export interface ScenePart {
   id: string;
-  from: number;
-  to: number;
+  /** Part of the goods, 0 to 1. */
+  share: number;
+  stretches: readonly { from: number; to: number }[];
   paintMl: number;
   fillUpMl: number;
 }
@@ -80,6 +83,10 @@ export interface Scene<S> {
   topUpMl: number;
   topUpAcid: SceneAcid | null;
   tapC: number;
+  /** Lines of spare goods that catch what is left. */
+  catchUp: readonly string[];
+  /** True when some of the goods are pressed, and never wrung. */
+  pressed: boolean;
   /** True when some wool here can felt. */
   felts: boolean;
   /** Minutes that a vessel takes to a temperature, as it stands. */

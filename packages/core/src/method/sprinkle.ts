@@ -1,9 +1,12 @@
 import { EVERYWHERE } from '../process/everywhere';
 import type { Part } from '../skein/coat';
 import { formatAmount } from '../units/formatQuantity';
-import { acidsAt, dyes, water } from './bath';
+import { acidsAt, emptied, filled, pour, water } from './bath';
+import { lineWith, type WayStep, type Written } from './line';
+import { idIn, type AnyScene } from './scene';
+import { equalShares } from './shares';
 import { goodsIn } from './goodsIn';
-import { ledHot, stands } from './heat';
+import { ledHot, stands, turned } from './heat';
 import { USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import type { MethodOf } from './settings';
 
@@ -12,12 +15,31 @@ type Settings = MethodOf<'sprinkle'>;
 /** Smallest cover that is drawn. */
 const LEAST_COVER = 0.05;
 
+/** What powder is strewn by. */
+const BY: Record<Settings['by'], string | null> = {
+  fingers: null,
+  sieve: 'through a sieve',
+  'fan brush': 'off a fan brush',
+};
+
+/** Goods from the tray into the liquid of the pass. */
+const inLiquid = (scene: AnyScene): Written =>
+  lineWith(goodsIn(scene, null, 'bath'), { id: idIn(scene, 'place.bath') });
+
 export const sprinkle: Method<Settings> = {
   ...USUAL_WAY,
   kind: 'sprinkle',
   label: 'sprinkle',
   gives: 'Dry powder, or powder cut with citric crystals, in speckles.',
-  usual: { kind: 'sprinkle', citricPerGram: 10, coverPercent: 30, settleMinutes: 5 },
+  usual: {
+    kind: 'sprinkle',
+    citricPerGram: 10,
+    coverPercent: 30,
+    settleMinutes: 5,
+    on: 'in a bath',
+    by: 'fingers',
+    bothSides: false,
+  },
   liquid: 'water',
   dry: true,
   hot: true,
@@ -25,15 +47,31 @@ export const sprinkle: Method<Settings> = {
   needs: 'pot',
   acidTimes: [...USUAL_WAY.acidTimes, 'with powder'],
   cut: ({ citricPerGram }) => citricPerGram,
-  acts: (scene) => [
-    ...water(scene),
-    ...acidsAt(scene, ['start']),
-    goodsIn(scene),
-    ...acidsAt(scene, ['with powder', 'cut'], { place: EVERYWHERE }),
-    ...dyes(scene, () => ({ place: EVERYWHERE })),
-    ...stands(scene, 'settle', scene.settings.settleMinutes),
-    ...ledHot(scene),
-  ],
+  shares: ({ bothSides }) => equalShares(bothSides ? 2 : 1),
+  acts(scene) {
+    const { settleMinutes, on, bothSides } = scene.settings;
+    const sides = bothSides ? 2 : 1;
+    const strewn = (nth: number): WayStep[] => [
+      ...acidsAt(scene, ['with powder', 'cut'], { place: EVERYWHERE }).map((acid) =>
+        acid.act.kind === 'put' && acid.act.amount !== null
+          ? lineWith(acid, { act: { ...acid.act, amount: acid.act.amount / sides } })
+          : acid,
+      ),
+      ...scene.dyes.map((dye) => pour(scene, dye, { place: EVERYWHERE }, bothSides ? { nth, of: 2 } : null)),
+      ...stands(scene, 'settle', settleMinutes),
+    ];
+    return [
+      ...(on === 'in a bath' ? water(scene) : emptied(scene)),
+      ...(on === 'in a bath' ? acidsAt(scene, ['start']) : []),
+      on === 'in a bath' ? goodsIn(scene) : goodsIn(scene, 'none'),
+      ...(on === 'in a bath' ? [] : acidsAt(scene, ['start'], { place: EVERYWHERE })),
+      ...strewn(1),
+      ...(bothSides ? [lineWith(turned(scene), { quiet: false, hands: 4 }), ...strewn(2)] : []),
+      ...(on === 'in a bath' ? [] : filled(scene)),
+      ...(on === 'in a bath' ? [] : [inLiquid(scene)]),
+      ...ledHot(scene),
+    ];
+  },
   look({ coverPercent }, drawn) {
     const cover = coverPercent / 100;
     const dyes = drawn(null);
@@ -45,9 +83,19 @@ export const sprinkle: Method<Settings> = {
   },
   words: {
     ...USUAL_WORDS,
-    goodsIn: () => 'Lay the goods in, just showing',
+    goodsIn: (_, { act }) =>
+      act.kind === 'place' && act.reach === 'none'
+        ? 'Lay the damp goods out on a tray'
+        : act.purpose === 'bath'
+          ? 'Lay the goods into the bath as they lie'
+          : 'Lay the goods in, just showing',
     title: (_, { act }) =>
-      act.kind === 'stand' && act.purpose === 'settle' ? 'Leave it to settle, nothing moved' : null,
+      act.kind === 'stand' && act.purpose === 'settle'
+        ? 'Leave it to settle, nothing moved'
+        : act.kind === 'handle' && act.what === 'turn'
+          ? 'Look at it, then turn the goods over'
+          : null,
+    where: ({ by }) => BY[by],
     detail({ citricPerGram }, { askedGrams }) {
       // Only powder has grams asked for.
       const cut = (askedGrams ?? 0) * citricPerGram;

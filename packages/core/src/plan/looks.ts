@@ -45,9 +45,12 @@ export function lookAfter(
         (pass.goodsGoIn === 'dry' ? 0.15 : 0) +
         (pass.acids.some((dose) => dose.when === 'soak') ? 0.1 : 0),
     );
-  const { coats, tonal } = methodFacts(pass.method.kind).look(pass.method, drawn);
-  return coats.reduce<YarnLook>((before, parts) => coated(before, { parts, lying: pass.arrangement }), {
-    ...look,
-    unevenness: uneven(tonal),
-  });
+  const { coats, tonal, lying = [] } = methodFacts(pass.method.kind).look(pass.method, drawn);
+  return coats.reduce<YarnLook>(
+    (before, parts, i) => coated(before, { parts, lying: lying[i] ?? pass.arrangement }),
+    {
+      ...look,
+      unevenness: uneven(tonal),
+    },
+  );
 }

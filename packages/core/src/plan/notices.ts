@@ -3,6 +3,7 @@ import { MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { ringMinutes } from '../heat/planHeat';
 import { setMethodFacts, type SetMethod } from '../heat/setMethods';
 import { setWindow, type SetWindow } from '../heat/setWindow';
+import { isNeverWrung } from '../shelf/forms';
 import { fullMl } from './potNeeds';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
@@ -30,6 +31,7 @@ export type Saying =
   | { code: 'spoon not weighed'; dye: string }
   | { code: 'jar short'; dye: string; holdsMl: number; shortMl: number }
   | { code: 'jar old'; dye: string; jar: string; days: number }
+  | { code: 'never twisted'; form: string }
   | { code: 'more than bath'; ml: number; decidedMl: number; paint: boolean }
   | { code: 'of its way'; kind: MethodKind; notice: WayNotice }
   | { code: 'pot too small'; pot: string; holdsMl: number; needsMl: number }
@@ -52,6 +54,8 @@ export type Notice = Saying & {
   passId: string | null;
   /** True when it cannot be done like that, so that no batch begins with it. */
   blocks?: boolean;
+  /** True when it is to be answered before a batch begins with it. */
+  asks?: boolean;
   /** The jar to make more of. */
   jarId?: string;
 };
@@ -189,10 +193,13 @@ function behaviorNotices({ name, behavior }: Dye, pour: PourLine, pass: Pass): S
   ];
 }
 
+/** Ways of lying that wring what must not be wrung. */
+const TWISTS: readonly string[] = ['twisted', 'twisted tight', 'knotted'];
+
 function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: Formulation['pot']): Notice[] {
   const notices: Notice[] = [];
-  const say = (saying: Saying, blocks = false): void => {
-    notices.push({ about: 'pass', passId: pass.id, ...saying, ...(blocks && { blocks }) });
+  const say = (saying: Saying, more: Pick<Notice, 'blocks' | 'asks'> = {}): void => {
+    notices.push({ about: 'pass', passId: pass.id, ...saying, ...more });
   };
   const way = methodFacts(pass.method.kind);
   const paint = way.liquid === 'paint';
@@ -205,12 +212,18 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: For
   );
   const { decidedMl } = planned;
   if (!keepsBath(pass) && way.liquid !== 'ice' && poured + liquidAcid > decidedMl * (1 + 1e-9))
-    say({ code: 'more than bath', ml: poured + liquidAcid, decidedMl, paint });
+    say({ code: 'more than bath', ml: poured + liquidAcid, decidedMl, paint }, paint ? { asks: true } : {});
+  const form = plan.goods.find((line) => isNeverWrung(line.form))?.form;
+  if (form !== undefined && TWISTS.includes(pass.arrangement.kind))
+    say({ code: 'never twisted', form }, { asks: true });
   for (const notice of planned.said)
-    say({ code: 'of its way', kind: pass.method.kind, notice }, notice.blocks === true);
+    say(
+      { code: 'of its way', kind: pass.method.kind, notice },
+      notice.blocks ? { blocks: true } : notice.asks ? { asks: true } : {},
+    );
   const full = fullMl(pass, planned, plan.wog.value);
   if (pot && full !== null && full > pot.capacityMl)
-    say({ code: 'pot too small', pot: pot.name, holdsMl: pot.capacityMl, needsMl: full }, true);
+    say({ code: 'pot too small', pot: pot.name, holdsMl: pot.capacityMl, needsMl: full }, { blocks: true });
   if (keepsBath(pass) && pass.acids.length === 0 && planned.bathAcid === null)
     say({ code: 'kept bath without acid' });
   return notices;
@@ -222,7 +235,7 @@ const PH_SLACK = 0.3;
 function acidNotices(pass: Pass, planned: PlannedPass): Notice[] {
   const say = (saying: Saying): Notice => ({ about: 'acid', passId: pass.id, ...saying });
   const { bathAcid, phWindow } = planned;
-  if (!bathAcid) return [say({ code: 'no acid' })];
+  if (!bathAcid) return pass.dyes.length === 0 ? [] : [say({ code: 'no acid' })];
   const tooMuch = planned.acids.find(({ material, gPerL }) => gPerL.value > ACIDS[material].mostGPerL);
   if (tooMuch)
     return [
@@ -326,7 +339,7 @@ function setNotices(goods: HeatedGoods): Notice[] {
   const onRing = facts.riseMinutes === undefined;
   const last = formulation.recipe.passes.at(-1);
   if (onRing && last && methodFacts(last.method.kind).needs === 'wrap')
-    notices.push(say({ code: 'painted goods simmered' }));
+    notices.push({ ...say({ code: 'painted goods simmered' }), asks: true });
   if (set.method !== 'oven' || set.temperatureC <= plan.set.boiling.value)
     notices.push(
       ...hotNotices(

@@ -1,6 +1,7 @@
 import { figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
-import { sectionsOf } from '../method';
+import { methodFacts, sectionsOf } from '../method';
+import { pickUpOf } from '../method/painted';
 import { layerOf } from '../method/paintedStack';
 import { receivedBy } from '../process/depths';
 import { formatAmount } from '../units/formatQuantity';
@@ -14,8 +15,9 @@ const PICK_UP = 'wet pick-up: from memory, yields to your own';
 export function passParts(told: ToldPass, wogGrams: number): PlannedPart[] {
   const { pass, pours, scene } = told;
   const { method } = pass;
-  if (method.kind === 'painted stack') return layersOf(told, method, wogGrams);
-  const pickUp = 'pickUpMlPerG' in method ? method.pickUpMlPerG : 0;
+  if (method.kind === 'painted stack' && method.sections.length === 0)
+    return layersOf(told, method, wogGrams);
+  const painted = methodFacts(method.kind).liquid === 'paint';
   return sectionsOf(method).map((section) => {
     const grams = (wogGrams * section.sharePercent) / 100;
     const mine = pours.filter((pour) => pour.sectionId === section.id);
@@ -25,18 +27,22 @@ export function passParts(told: ToldPass, wogGrams: number): PlannedPart[] {
       id: section.id,
       name: section.name,
       goods: figure(grams, 'g', () => `${plainNumber(section.sharePercent)} % × ${plainNumber(wogGrams)} g`),
-      paint: figure(
-        paintMl,
-        'mL',
-        () => `${plainNumber(pickUp)} mL/g × ${plainNumber(grams)} g`,
-        'estimate',
-        PICK_UP,
-      ),
-      fillUp: figure(
-        fillUpMl,
-        'mL',
-        () => `${formatAmount(paintMl, 'mL')} paint − ${formatAmount(stock, 'mL')} stock`,
-      ),
+      paint: painted
+        ? figure(
+            paintMl,
+            'mL',
+            () => `${plainNumber(pickUpOf(method, section))} mL/g × ${plainNumber(grams)} g`,
+            'estimate',
+            PICK_UP,
+          )
+        : null,
+      fillUp: painted
+        ? figure(
+            fillUpMl,
+            'mL',
+            () => `${formatAmount(paintMl, 'mL')} paint − ${formatAmount(stock, 'mL')} stock`,
+          )
+        : null,
       dos: figure(
         mine.reduce((sum, pour) => sum + pour.dos.value, 0),
         '%',

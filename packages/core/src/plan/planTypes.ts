@@ -59,6 +59,13 @@ export interface PlannedDilution {
   realDos: Figure;
 }
 
+/** A dose that is not as large as the first: how many times that, how much, and what it is measured with. */
+export interface LaterDose {
+  times: number;
+  amount: Figure;
+  tool: { name: string; fills: number } | null;
+}
+
 /** What to pour or weigh for one dye line. */
 export interface PourLine {
   lineId: string;
@@ -73,9 +80,11 @@ export interface PourLine {
   grams: Figure;
   /** Stock to pour; null when the powder itself is weighed. */
   volume: Figure | null;
-  /** How many equal doses it goes in, and one of them; a single dose is the whole. */
+  /** How many doses it goes in, and the first of them; a single dose is the whole. */
   doses: number;
   each: Figure;
+  /** The doses after the first, where they are not the same again. */
+  later: LaterDose[];
   /** Citric crystals to cut a sprinkled powder with. */
   cut: Figure | null;
   dos: Figure;

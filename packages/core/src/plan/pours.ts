@@ -2,7 +2,7 @@ import { chooseTool, MOST_ERROR_PERCENT } from '../amounts/chooseTool';
 import { dilutionPlan } from '../amounts/dilutionPlan';
 import { depthOfShade } from '../amounts/dyeMass';
 import { gramsInStock, stockMl } from '../amounts/stock';
-import { figure, measuredOut } from '../figure/figure';
+import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import type { Dye } from '../shelf/dye';
 import type { Stock } from '../shelf/stock';
@@ -14,7 +14,8 @@ import { dyeText, measureOf } from '../recipe/measureOf';
 import { entryContext, sectionOfLine } from '../recipe/entryContext';
 import { named } from '../recipe/materials';
 import { methodFacts } from '../method';
-import type { Measured, PlannedDilution, PourLine } from './planTypes';
+import { areEqual } from '../method/shares';
+import type { LaterDose, Measured, PlannedDilution, PourLine } from './planTypes';
 import type { DyeLine, Formulation, Pass } from '../recipe/recipe';
 
 /** Dry goods of a pass: everything, and the part of it that takes dye. */
@@ -37,7 +38,9 @@ export function planPour(
   const read = readEntry(line.entry, context, field);
   const dyeable = (goods.dyeableGrams * wogGrams) / goods.wogGrams;
   const way = methodFacts(pass.method.kind);
-  const doses = way.doses(pass.method, line.id);
+  const shares = way.shares(pass.method, line.id);
+  const doses = shares.length;
+  const first = shares[0] ?? 1;
   const said = dyeText(line.id, pass, formulation.asWritten ?? {}, stock !== null);
   const measureAs = measureOf(
     {
@@ -71,9 +74,12 @@ export function planPour(
       ? whole
       : measuredOut(
           figure(
-            whole.value / doses,
+            whole.value * first,
             whole.unit,
-            () => `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`,
+            () =>
+              areEqual(shares)
+                ? `${formatAmount(whole.value, whole.unit)} ÷ ${doses} doses`
+                : `${plainNumber(100 * first)} % of ${formatAmount(whole.value, whole.unit)}`,
             whole.sureness,
           ),
           measureAs,
@@ -81,7 +87,8 @@ export function planPour(
   const dosOf = (mass: number): number => depthOfShade(mass, wogGrams, dye.lotStrength);
   // What is said by the spoon is measured by the spoon: no tool reads it.
   const tools = said !== null && saidBySpoon(said) ? [] : formulation.tools;
-  const measured = measure(each.value, stock, doses, tools, dosOf);
+  const measured = measure(each.value, stock, 1 / first, tools, dosOf);
+  const dilution = stock ? dilute(each.value, stock, 1 / first, measured, tools, dosOf) : null;
   const citric = way.cut(pass.method);
   const perGram =
     dye.jarPriceCents !== null && dye.jarGrams !== null ? dye.jarPriceCents / dye.jarGrams : null;
@@ -127,7 +134,12 @@ export function planPour(
           )
         : null,
     measured,
-    dilution: stock ? dilute(each.value, stock, doses, measured, tools, dosOf) : null,
+    dilution,
+    later: areEqual(shares)
+      ? []
+      : shares
+          .slice(1)
+          .map((share) => laterDose(share / first, dilution?.pour ?? measured?.reading ?? each, tools)),
     cost:
       perGram === null
         ? null
@@ -137,6 +149,24 @@ export function planPour(
             () => `${plainNumber(read.grams)} g × ${formatAmount(perGram, 'cents')} per gram`,
             read.sureness,
           ),
+  };
+}
+
+/** A dose so many times the first, read on the tool that suits it. */
+function laterDose(times: number, first: Figure, tools: readonly Tool[]): LaterDose {
+  const asked = first.value * times;
+  const unit = first.unit === 'mL' ? 'mL' : 'g';
+  const chosen = chooseTool(asked, unit, tools);
+  return {
+    times,
+    amount: figure(
+      chosen?.reading ?? asked,
+      unit,
+      () =>
+        `${plainNumber(times)} × ${formatAmount(first.value, unit)}${chosen ? `, read on the ${chosen.tool.name}` : ''}`,
+      first.sureness,
+    ),
+    tool: chosen && { name: chosen.tool.name, fills: chosen.fills },
   };
 }
 
@@ -176,7 +206,7 @@ function measure(
     realDos: figure(
       dosOf(grams),
       '%',
-      () => `what ${doses > 1 ? `${doses} × ` : ''}${plainNumber(reading)} ${unit} gives`,
+      () => `what ${doses > 1 ? `${plainNumber(doses)} × ` : ''}${plainNumber(reading)} ${unit} gives`,
     ),
   };
 }
@@ -202,7 +232,7 @@ function dilute(
       makeUp.reading,
       'mL',
       () =>
-        `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}${doses > 1 ? ` × ${doses} doses` : ''}`,
+        `the smallest usual volume that holds ${plainNumber(amount)} mL × ${ratio}${doses > 1 ? ` × ${plainNumber(doses)} doses` : ''}`,
     ),
     makeUpWith: makeUp.tool.name,
     strengthPercent,
@@ -233,9 +263,8 @@ export const stockPouredMl = (pours: readonly PourLine[]): number =>
   pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
 
 /** What a line brings into the pot as liquid, mL. */
-export const pouredMl = (pour: PourLine): number =>
-  pour.dilution
-    ? pour.dilution.pour.value * pour.doses
-    : pour.volume
-      ? (pour.measured?.reading.value ?? pour.each.value) * pour.doses
-      : 0;
+export function pouredMl({ volume, dilution, measured, each, later, doses }: PourLine): number {
+  if (!volume) return 0;
+  const first = (dilution?.pour ?? measured?.reading ?? each).value;
+  return later.length > 0 ? later.reduce((sum, { amount }) => sum + amount.value, first) : first * doses;
+}

@@ -4,6 +4,8 @@ import { plainNumber } from '../units/plainNumber';
 import { topUpAcid } from '../acid/topUp';
 import { ACIDS } from '../materials/acids';
 import { methodFacts, type PassMethod } from '../method';
+import { pickUpOf } from '../method/painted';
+import { stretchesOf } from '../method/stretches';
 import type { AcidWhen, SceneAcid, SceneDye, ScenePart } from '../method/scene';
 import { formatAmount } from '../units/formatQuantity';
 import type { AcidDose, Pass } from '../recipe/recipe';
@@ -106,7 +108,7 @@ export function sceneDyes(pours: readonly PourLine[]): SceneDye[] {
         stockId: pour.stockId,
         strengthPercent: pour.strengthPercent,
         lotStrength: pour.lotStrength,
-        askedGrams: pour.grams.value / pour.doses,
+        askedGrams: pour.grams.value * (pour.each.value / (pour.volume ?? pour.grams).value),
         amount: amount.value,
         unit: pour.volume ? 'mL' : 'g',
         tool: dilution
@@ -121,6 +123,7 @@ export function sceneDyes(pours: readonly PourLine[]): SceneDye[] {
           makeUpWith: dilution.makeUpWith,
           strengthPercent: dilution.strengthPercent,
         },
+        later: pour.later.map(({ times, amount: { value }, tool }) => ({ times, amount: value, tool })),
       });
   }
   return dyes;
@@ -158,6 +161,7 @@ export function bathAsDecided(
     pours,
     goodsGrams,
     paintedGrams,
+    ownPaintMl,
     soaks,
   }: {
     /** What a bath that is kept holds; null for one that is not. */
@@ -165,12 +169,16 @@ export function bathAsDecided(
     pours: readonly PourLine[];
     goodsGrams: number;
     paintedGrams: number;
+    /** Paint of all sections together where they do not take alike; null where they do. */
+    ownPaintMl: number | null;
     soaks: boolean;
   },
 ): Figure {
   const { method, water } = pass;
   const facts = methodFacts(method.kind);
   const inBath = pass.acids.filter((dose) => whenOf(dose, pass, soaks) !== 'soak');
+  if (ownPaintMl !== null)
+    return figure(ownPaintMl, 'mL', 'the paint of its sections, each as much as it takes', 'estimate');
   const own = facts.bath(method, facts.liquid === 'paint' ? paintedGrams : goodsGrams);
   if (own && facts.liquid !== 'ice') return own;
   const poured = stockPouredMl(pours);
@@ -195,17 +203,20 @@ export function bathAsDecided(
 
 /** The painted sections of a pass, where they lie, and what their cups are made up to. */
 export function sceneParts(method: PassMethod, pours: readonly PourLine[], wogGrams: number): ScenePart[] {
-  const pickUp = 'pickUpMlPerG' in method ? method.pickUpMlPerG : 0;
-  let at = 0;
-  return methodFacts(method.kind)
-    .places(method)
-    .map(({ id, sharePercent }) => {
-      const from = Math.min(1, at);
-      at += sharePercent / 100;
-      const paintMl = (pickUp * wogGrams * sharePercent) / 100;
-      const stock = stockPouredMl(pours.filter((pour) => pour.sectionId === id));
-      return { id, from, to: Math.min(1, at), paintMl, fillUpMl: Math.max(0, paintMl - stock) };
-    });
+  const way = methodFacts(method.kind);
+  const places = way.places(method);
+  const stretches = stretchesOf(places, 'order' in method ? method.order : 'once');
+  return places.map((place) => {
+    const paintMl = (pickUpOf(method, place) * wogGrams * place.sharePercent) / 100;
+    const stock = stockPouredMl(pours.filter((pour) => pour.sectionId === place.id));
+    return {
+      id: place.id,
+      share: place.sharePercent / 100,
+      stretches: stretches.get(place.id) ?? [],
+      paintMl,
+      fillUpMl: Math.max(0, paintMl - stock),
+    };
+  });
 }
 
 /** When acid goes into the water that paint is filled up with. */
@@ -232,7 +243,7 @@ export function paintWaterMl(
 /** What goes in with a top-up, in the acid decided last, so that the bath keeps its acid per liter. */
 export function topUpAcidOf(pass: Pass, gPerL: number): SceneAcid | null {
   const dose = pass.acids.findLast(({ value }) => value > 0);
-  if (!dose || pass.topUpMl <= 0) return null;
+  if (!dose || pass.topUpMl <= 0 || !pass.topUpWithAcid) return null;
   const { amount } = topUpAcid(gPerL, pass.topUpMl, dose.strengthPercent, ACIDS[dose.material].unit);
   return amount > 0
     ? { id: dose.id, when: 'start', material: dose.material, strengthPercent: dose.strengthPercent, amount }

@@ -34,8 +34,6 @@ export interface SetInputs {
   scene: AnyScene;
   /** Acid of it that waits for the warm and for the level bath. */
   owed: { warm: readonly Written[]; last: readonly Written[] };
-  /** Lines of spare goods that go in to catch what is left. */
-  catchUp: readonly string[];
 }
 
 /** Vessels that nobody puts on heat. */
@@ -49,7 +47,7 @@ const of = (purpose: Purpose | null): { pass: null; line: null; purpose: Purpose
 
 /** The heat set, cooling in place, rinse and drying. Acid of the last pass that waited for heat goes in on the way. */
 export function setSteps(inputs: SetInputs): WayStep[] {
-  const { set, scene, owed, catchUp } = inputs;
+  const { set, scene, owed } = inputs;
   const felting: CautionName[] = scene.felts && set.method !== 'warm rest' ? ['hotWool'] : [];
   const cautions = [...SET_CAUTIONS[set.method], ...felting];
   const away = SET_VESSELS[set.method];
@@ -57,23 +55,11 @@ export function setSteps(inputs: SetInputs): WayStep[] {
   const tray = away === undefined && COLD_VESSELS.includes(scene.roles.get(scene.vessel) ?? 'pot');
   const vessel = away ? theOne(scene, away) : tray ? theOne(scene, 'pan') : scene.vessel;
   return [
-    ...(catchUp.length === 0
-      ? []
-      : [
-          {
-            id: 'place.catch-up',
-            hands: 3,
-            act: {
-              kind: 'place' as const,
-              ...of('catch up'),
-              goods: [...catchUp],
-              vessel: scene.vessel,
-              reach: null,
-              lies: null,
-              wet: true,
-            },
-          },
-        ]),
+    ({ pieces }) => {
+      // Those that caught what dripped lie there already.
+      const dry = scene.catchUp.filter((line) => (pieces.get(line)?.at.length ?? 0) === 0);
+      return dry.length > 0 ? [spareGoodsIn(scene, dry)] : [];
+    },
     ...(tray ? intoPan(scene, vessel) : []),
     ...toppedUp(tray ? { ...scene, vessel } : scene),
     ...(away
@@ -111,10 +97,23 @@ export function setSteps(inputs: SetInputs): WayStep[] {
       cautions: ['disposal'],
       act: { kind: 'rinse', ...of(null), goods: [], soap: true },
     },
-    { id: 'wring', quiet: true, act: { kind: 'wring', ...of(null), goods: [] } },
+    scene.pressed
+      ? {
+          id: 'press',
+          quiet: true,
+          act: { kind: 'handle', ...of(null), goods: [], what: 'press', lies: null },
+        }
+      : { id: 'wring', quiet: true, act: { kind: 'wring', ...of(null), goods: [] } },
     { id: 'dry', hands: 5, act: { kind: 'dry', ...of(null), goods: [] } },
   ];
 }
+
+/** Spare goods into the bath, for what is left in it. */
+const spareGoodsIn = ({ vessel }: AnyScene, goods: string[]): Written => ({
+  id: 'place.catch-up',
+  hands: 3,
+  act: { kind: 'place', ...of('catch up'), goods, vessel, reach: null, lies: null, wet: true },
+});
 
 /** Rise in the pot, with acid “when warm” on the way. */
 function potRise({ set, scene, owed }: SetInputs, vessel: string, cautions: CautionName[]): WayStep[] {

@@ -9,6 +9,7 @@ import { emptyState, type State } from '../process/state';
 import { named } from '../recipe/materials';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
+import { isNeverWrung } from '../shelf/forms';
 import type { Base } from '../shelf/base';
 import { broughtGoods, broughtVessel } from './brought';
 import { keepPasses, keptPasses } from './keptPasses';
@@ -100,12 +101,11 @@ export function tellRecipe(formulation: Formulation, bases: readonly Base[], goo
           scene: {
             ...last.scene,
             roles: telling.roles,
-            leaves: methodFacts(last.pass.method.kind).leaves,
+            leaves: leavesOf(last.pass, last.scene.pressed),
           },
           owed: last.scene.waitsForSet
             ? { warm: acidsAt(last.scene, ['warm']), last: acidsAt(last.scene, ['last']) }
             : { warm: [], last: [] },
-          catchUp: recipe.goods.filter((line) => line.catchUp).map((line) => line.id),
         }),
       )
     : [];
@@ -141,6 +141,9 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     planPour(pass, line, `recipe.passes.${index}.dyes.${d}`, formulation, goods, reached),
   );
   const from = telling.lines.length;
+  const pressed = recipe.goods.some(({ form, baseId }) =>
+    isNeverWrung(form ?? formulation.bases.find(({ id }) => id === baseId)?.form ?? 'skein'),
+  );
   const soaks = index === 0 && pass.goodsGoIn === 'wet' && recipe.wettingMinutes > 0;
   const soakMl = SOAK_ML_PER_GRAM * goods.wogGrams;
   const last = index === recipe.passes.length - 1;
@@ -164,12 +167,14 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     // Whoever composes a way step by step may have wetted the goods outside of it.
     wet: index > 0 || soaks || (pass.method.kind === 'own way' && pass.goodsGoIn === 'wet'),
     soak: soaks ? { minutes: recipe.wettingMinutes, ml: soakMl, leaves: way.soaked } : null,
-    leaves: before ? methodFacts(before.pass.method.kind).leaves : 'squeezed',
+    leaves: before ? leavesOf(before.pass, pressed) : 'squeezed',
     heat: pass.heat,
     waitsForSet: last && pass.heat === null,
     topUpMl: pass.topUpMl,
     topUpAcid: null,
     tapC: place.tapC,
+    catchUp: recipe.goods.filter((line) => line.catchUp).map((line) => line.id),
+    pressed,
     felts,
     rise: (state, of, toC, ramp) => riseOf({ pot, place }, state, of, toC, ramp),
   };
@@ -181,10 +186,13 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     thereMl: kept?.ml ?? null,
     pours,
     goodsGrams,
+    ownPaintMl: painted.some(({ paintMl, share }) => differs(paintMl, pass.method, share * goods.wogGrams))
+      ? painted.reduce((sum, { paintMl }) => sum + paintMl, 0)
+      : null,
     paintedGrams:
       plain.parts.length === 0
         ? goodsGrams
-        : goods.wogGrams * painted.reduce((sum, part) => sum + part.to - part.from, 0),
+        : goods.wogGrams * painted.reduce((sum, { share }) => sum + share, 0),
     soaks,
   });
   const acids = [
@@ -223,6 +231,16 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     after: telling.state,
   };
 }
+
+/** How goods leave a pass: those that are never wrung drip. */
+function leavesOf({ method }: Pass, pressed: boolean): AnyScene['leaves'] {
+  const { leaves } = methodFacts(method.kind);
+  return pressed && leaves === 'squeezed' ? 'dripping' : leaves;
+}
+
+/** Whether a section takes another amount of paint than is usual for its pass. */
+const differs = (paintMl: number, method: PassMethod, grams: number): boolean =>
+  'pickUpMlPerG' in method && Math.abs(paintMl - method.pickUpMlPerG * grams) > 1e-9 * paintMl;
 
 /** The state as if no goods hung over any liquid: what they hold is theirs. */
 const withoutGoods = (state: State): State => ({ ...state, pieces: emptyState().pieces });

@@ -119,7 +119,7 @@ describe('section painting: share of the hank and paint volume', () => {
     const over = { ...method, sections: [{ id: 'a', name: 'A', sharePercent: 101 }] };
     expect(() => recipeOf([{ method: over }])).toThrow(/cannot be over 100 %|more than 100 %/);
     const sum = { ...method, sections: [...method.sections, { id: 'c', name: 'C', sharePercent: 60 }] };
-    expect(() => recipeOf([{ method: sum }])).toThrow(/more than 100 % of the goods/);
+    expect(() => recipeOf([{ method: sum }])).toThrow(/The sections come to 110 % of the goods/);
   });
 });
 

@@ -97,6 +97,7 @@ export function newPass(
     water: usualBath(kind, before?.water),
     acids: [usualAcid(kind, shelf.studio?.habits.usualAcid, before?.acids[0])],
     topUpMl: 0,
+    topUpWithAcid: true,
     heat: null,
   };
 }

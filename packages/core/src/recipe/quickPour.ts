@@ -1,3 +1,4 @@
+import { immersion } from '../method/immersion';
 import type { Base } from '../shelf/base';
 import { BLANK_DYE } from '../shelf/blankDye';
 import type { Dye } from '../shelf/dye';
@@ -173,12 +174,13 @@ export function quickFormulation(
     passes: [
       {
         id: 'p1',
-        method: { kind: 'immersion' },
+        method: immersion.usual,
         goodsGoIn: 'wet',
         arrangement: { kind: 'open', count: 1 },
         partsDepthPercent: quick.partsDepthPercent,
         printDepthPercent: 1,
         topUpMl: 0,
+        topUpWithAcid: true,
         heat: null,
         dyes: quick.dyes.map((line, i) => ({
           id: line.id,

@@ -92,10 +92,7 @@ export const passSchema = z.strictObject({
   /** Wet for evenness, dry on purpose for tonal change. */
   goodsGoIn: z.enum(['wet', 'dry'], { error: 'Goods go in wet or dry.' }).default('wet'),
   arrangement: arrangementSchema.default({ kind: 'open', count: 1 }),
-  dyes: z
-    .array(dyeLineSchema)
-    .min(1, { error: 'A pass needs at least one dye; this recipe is empty.' })
-    .max(24, { error: 'A pass can have at most 24 dyes.' }),
+  dyes: z.array(dyeLineSchema).max(24, { error: 'A pass can have at most 24 dyes.' }),
   /** Depth that all parts of the pass together make, %. */
   partsDepthPercent: quantity('dos').default(1),
   /** Depth that a print value of 100 % stands for, %. */
@@ -110,8 +107,10 @@ export const passSchema = z.strictObject({
         error: 'Every acid dose of a pass needs an id of its own.',
       }),
   ),
-  /** Water that will be topped up during the pass, mL; its acid goes with it. */
+  /** Water that will be topped up during the pass, mL. */
   topUpMl: quantity('topUp').default(0),
+  /** True for what was poured off or lifted out, which took its acid along; false for what steamed away, which left it. */
+  topUpWithAcid: z.boolean({ error: 'Acid with the top-up is yes or no.' }).default(true),
   heat: heatProgramSchema.nullable().default(null),
 });
 
@@ -144,6 +143,12 @@ export const recipeSchema = z.strictObject({
     .array(passSchema)
     .min(1, { error: 'A recipe needs a pass.' })
     .max(12, { error: 'A recipe can have at most 12 passes.' })
+    .refine((passes) => passes.every(({ dyes, method }) => dyes.length > 0 || method.kind === 'own way'), {
+      error: 'A pass needs at least one dye; only steps of an own way go without. This one is empty.',
+    })
+    .refine((passes) => passes.some(({ dyes }) => dyes.length > 0), {
+      error: 'A recipe needs at least one dye; this recipe is empty.',
+    })
     .refine((passes) => passes[0]?.water.basis !== 'kept', {
       error: 'The first pass has no bath in the pot yet: give it water.',
     }),

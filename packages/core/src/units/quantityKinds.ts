@@ -250,6 +250,15 @@ export const QUANTITY_KINDS = {
     ladder: [25, 50, 75, 80, 90, 100, 110, 125, 150, 200, 300, 400],
     said: 'A share goes by percent: 50 %, 120.',
   },
+  backPercent: {
+    dimension: 'percent',
+    unit: '%',
+    noun: 'share for the back',
+    possible: [0, 200],
+    usual: [0, 100],
+    ladder: [0, 25, 33.3333, 50, 75, 100],
+    said: 'What the back gets goes by percent of the front: 50 %, 100.',
+  },
   drainPercent: {
     dimension: 'percent',
     unit: '%',

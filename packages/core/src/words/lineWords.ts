@@ -9,11 +9,13 @@ import type { BegunBatch } from '../record/batch';
 import type { Card, CardAct } from '../record/card';
 import { goodsOf, vesselRole } from '../record/cardGoods';
 import { dyeName } from '../record/dyeTotals';
-import { methodFacts } from '../method';
+import { methodFacts, sectionsOf } from '../method';
+import { sectionOfLine } from '../recipe/entryContext';
 import { SQUEEZED_ML_PER_GRAM } from '../method/ready';
 import type { PassMethod } from '../method';
 import type { Pass } from '../recipe/recipe';
 import { behaviorWords, UNKNOWN_BEHAVIOR } from '../shelf/behavior';
+import { isNeverWrung } from '../shelf/forms';
 import type { Dye } from '../shelf/dye';
 import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
@@ -89,8 +91,19 @@ export function titleOf(line: CardAct, reading: Reading): string {
   const { act } = line;
   const method = passOf(act, reading)?.method;
   return (
-    (method && methodFacts(method.kind).words.title?.(method, line)) ?? usualTitle(line, reading, method)
+    (method && methodFacts(method.kind).words.title?.(method, line)) ??
+    `${usualTitle(line, reading, method)}${whereOf(line, reading)}`
   );
+}
+
+/** Where on the goods a dye goes, as its way says it; nothing for a dye that goes everywhere. */
+function whereOf({ act, madeUp }: CardAct, reading: Reading): string {
+  const pass = passOf(act, reading);
+  if (!pass || madeUp || act.purpose !== 'dose' || (act.kind !== 'put' && act.kind !== 'move')) return '';
+  const dye = pass.dyes.find(({ id }) => id === act.line);
+  const place = sectionsOf(pass.method).find(({ id }) => id === (dye && sectionOfLine(pass, dye))) ?? null;
+  const where = methodFacts(pass.method.kind).words.where?.(pass.method, place);
+  return where ? `, ${where}` : '';
 }
 
 function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefined): string {
@@ -138,9 +151,14 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
     case 'wring':
       return 'Wring';
     case 'dry':
-      return 'Spin and hang to dry';
+      return isPressed(reading)
+        ? 'Press the water out, let it drip, and dry it flat; never wring'
+        : 'Spin and hang to dry';
   }
 }
+
+/** Whether some of the goods are pressed and dried flat. */
+const isPressed = ({ batch }: Reading): boolean => goodsOf(batch.card).some(({ form }) => isNeverWrung(form));
 
 /** A temperature as it was said, or as the studio reads it. */
 function celsius(value: number | null, act: Act, { batch, studio }: Reading): string {
@@ -315,7 +333,9 @@ function detailOf(line: CardAct, reading: Reading): string | null {
     return `1 part in ${Math.round(line.madeUp.ml / act.amount)}: the pour alone is too small to read. Label it ${threeFigures(made)} %.`;
   }
   if (act.kind === 'stand' && act.purpose === 'soak')
-    return isSqueezedAfter(line, reading) ? 'Then squeeze: damp, not dripping.' : null;
+    return isSqueezedAfter(line, reading)
+      ? `Then ${isPressed(reading) ? 'press, do not wring' : 'squeeze'}: damp, not dripping.`
+      : null;
   const method = passOf(act, reading)?.method;
   return (method && methodFacts(method.kind).words.detail?.(method, line)) ?? knownOf(act, reading);
 }

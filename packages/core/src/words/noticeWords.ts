@@ -3,12 +3,15 @@ import { phRange } from '../acid/phRange';
 import type { Figure } from '../figure/figure';
 import { setMethodFacts } from '../heat/setMethods';
 import { methodFacts } from '../method';
+import { FORM_WORDS } from '../shelf/forms';
 import type { Notice, Saying } from '../plan/notices';
 import type { Measured, PourLine } from '../plan/planTypes';
 import { formatAmount } from '../units/formatQuantity';
 
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** A notice put into words. */
-export interface SpokenNotice extends Pick<Notice, 'about' | 'passId' | 'blocks' | 'jarId'> {
+export interface SpokenNotice extends Pick<Notice, 'about' | 'passId' | 'blocks' | 'asks' | 'jarId'> {
   code: Notice['code'];
   text: string;
 }
@@ -20,6 +23,7 @@ export const spoken = (notice: Notice): SpokenNotice => ({
   passId: notice.passId,
   text: noticeWords(notice),
   ...(notice.blocks !== undefined && { blocks: notice.blocks }),
+  ...(notice.asks !== undefined && { asks: notice.asks }),
   ...(notice.jarId !== undefined && { jarId: notice.jarId }),
 });
 
@@ -56,6 +60,8 @@ export function noticeWords(said: Saying): string {
       return `${said.dye}: the jar holds ${formatAmount(said.holdsMl, 'mL')}, ${formatAmount(said.shortMl, 'mL')} less than you need. Make more.`;
     case 'jar old':
       return `${said.dye} ${said.jar}: this jar is ${said.days} days old. Warm it, shake it, and test it before you rely on it.`;
+    case 'never twisted':
+      return `${capital(FORM_WORDS[said.form as keyof typeof FORM_WORDS])} are never twisted or wrung. Lay them in loops or flat.`;
     case 'more than bath':
       return `Stock and acid come to ${formatAmount(said.ml, 'mL')}, more than the ${formatAmount(said.decidedMl, 'mL')} ${said.paint ? 'of paint the goods take up' : 'bath'}. Take ${said.paint ? 'a stronger stock' : 'more water or a stronger stock'}.`;
     case 'of its way':

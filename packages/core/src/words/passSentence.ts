@@ -14,7 +14,9 @@ const WHEN = {
 
 /** A whole pass as one sentence, for when it is folded. */
 export function passSentence(pass: Pass, planned: PlannedPass): string {
-  const dyes = pass.dyes.length === 1 ? (planned.pours[0]?.dyeName ?? '1 dye') : `${pass.dyes.length} dyes`;
+  const count = pass.dyes.length;
+  const dyes =
+    count === 0 ? 'no dye' : count === 1 ? (planned.pours[0]?.dyeName ?? '1 dye') : `${count} dyes`;
   const lies = liesWords(pass.arrangement);
   const acid =
     planned.acids.length === 0
@@ -25,7 +27,7 @@ export function passSentence(pass: Pass, planned: PlannedPass): string {
     : methodFacts(pass.method.kind).words.unheated(pass.method);
   return [
     dyes,
-    formatAmount(planned.dos.value, '%'),
+    ...(count === 0 ? [] : [formatAmount(planned.dos.value, '%')]),
     methodFacts(pass.method.kind).label,
     ...(lies === null ? [] : [lies]),
     ...(pass.goodsGoIn === 'dry' ? ['goods dry'] : []),

@@ -10,6 +10,7 @@ import {
   departures,
   dyeTotals,
   eventWords,
+  passMethodSchema,
   phAdvice,
   recordState,
   summarizeBatch,
@@ -127,7 +128,7 @@ function toldOf(recipe: Recipe | null, now: Recipe | null): string[] {
         0,
       );
       const lines = dyes.map((line) => [line.id, line.dyeId, line.stockId, line.sectionId, line.entry]);
-      return JSON.stringify(rounded([id, lines, ...(other ? [method.kind] : [method, water, perLiter])]));
+      return JSON.stringify(rounded([id, lines, ...(other ? [method.kind] : [passMethodSchema.parse(method), water, perLiter])]));
     }),
   ];
 }
@@ -219,6 +220,8 @@ const TRUER: [string, string][] = [
   ['Wet out the goods in plain water', 'Wet out the goods in the acid soak'],
   // Goods that were decided to go in dry.
   ['Hang the end of the goods in', 'Hang the end of the dry goods in'],
+  // Acid of a stack goes in beside the wool.
+  ['Add white vinegar to the hot, level bath', 'Pour white vinegar in at the sides, not on the wool'],
   ['Took an entry back', 'Taken back: an entry'],
   ['Took an entry back', 'Taken back: an entry (a slip)'],
 ];

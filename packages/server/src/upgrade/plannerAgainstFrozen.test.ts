@@ -15,7 +15,7 @@ import {
   type Recipe,
 } from '@ythrion/core';
 import { POT, SHELF, SYRINGE_AND_CYLINDER } from '../../../core/test/examples';
-import { anyRecipe } from '../../../core/test/wholeRange';
+import { anyRecipeThen } from '../../../core/test/wholeRange';
 import * as frozen from './frozen/planner';
 
 // How many recipes are compared: few here, 5,000 with YTHRION_RECIPES=5000.
@@ -188,7 +188,7 @@ test('every figure of random recipes is what 0.1.0 planned, or of a kind that is
   const kinds = new Map<string, number>();
   let compared = 0;
   fc.assert(
-    fc.property(anyRecipe, (recipe) => {
+    fc.property(anyRecipeThen, (recipe) => {
       const formulation = formulate('x', recipe, { ...SHELF, tools: [] }, POT);
       let plan;
       try {
@@ -228,7 +228,7 @@ test('whatever tool is chosen, what is asked for of every dye is what 0.1.0 aske
   const asked = /\/pours\/[^/]+\/(grams|volume|each|cut|dos|dosOnDyeable|cost)$/;
   let compared = 0;
   fc.assert(
-    fc.property(anyRecipe, (recipe) => {
+    fc.property(anyRecipeThen, (recipe) => {
       const formulation = formulate('x', recipe, { ...SHELF, tools: SYRINGE_AND_CYLINDER }, POT);
       const before = oldPlan(formulation);
       if (before === null) return;

@@ -113,6 +113,7 @@ function openRecipe(goods: GoodsLine[], pot: Pot | null): Recipe {
     water: { basis: 'ratio', value: 30 },
     acids: [],
     topUpMl: 0,
+    topUpWithAcid: true,
     heat: null,
   };
   return { goods, wettingMinutes: 0, passes: [pass], potId: pot?.id ?? null, set: usualSet('simmer') };

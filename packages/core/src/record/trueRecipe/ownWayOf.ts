@@ -44,6 +44,7 @@ export function ownWayOf({
       acids: own.acids,
       water: { basis: 'ratio', value: own.bathMl > 0 ? own.bathMl / grams : 1 },
       topUpMl: 0,
+      topUpWithAcid: true,
       heat: null,
     },
     lost: own.lost,

@@ -149,6 +149,9 @@ function inItsWay({ card, pass, planned, additions, acts }: PassParts): Pass {
         : { basis: 'ratio', value: bathMl / planned.goodsGrams },
     acids: acidsOf(pass, additions, bathMl),
     topUpMl: Math.min(topUpMl, quantityKind('topUp').possible[1]),
+    topUpWithAcid: additions.some(
+      ({ purpose, material }) => purpose === 'top up' && material?.kind === 'acid',
+    ),
     heat: pass.heat && { ...pass.heat, minutes: pass.heat.minutes + waitedMore(acts, card) },
   };
 }
