@@ -87,13 +87,13 @@ const HANDS: Record<MethodKind, string> = {
     'run 3 put 2 heat 3 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2 handle 6 put 2 place 2 hold 2',
   dip: 'run 3 put 2 put 2 place 5 heat 3 hold 2 hold 2 hold 2 hold 2',
   // Painting a section 8.
-  painting: 'run 3 put 2 put 2 move 8 put 2 move 8',
+  painting: 'place 3 run 3 put 2 put 2 move 8 put 2 move 8',
   // Powder is weighed: 5.
   sprinkle: 'run 3 put 2 place 5 put 2 put 5 stand 1 heat 3 hold 3',
   ice: 'place 5 put 2 put 5 put 5 stand 1',
   // Three layers, 5 each.
-  'painted stack': 'run 3 put 2 put 2 move 15',
-  'blank painting': 'run 3 put 2 put 2 move 8 put 2 move 8 put 2 move 8',
+  'painted stack': 'place 3 run 3 put 2 put 2 move 15',
+  'blank painting': 'place 3 run 3 put 2 put 2 move 8 put 2 move 8 put 2 move 8',
   'own way': 'run 3 put 2 place 5 put 2 heat 3 hold 2',
 };
 

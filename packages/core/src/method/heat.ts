@@ -1,6 +1,7 @@
 import type { CautionName } from '../materials/cautionNames';
 import type { Purpose } from '../process/act';
 import type { State } from '../process/state';
+import { EVERYWHERE } from '../process/everywhere';
 import { acidsAt } from './bath';
 import { lineWith, type WayStep, type Written } from './line';
 import { idIn, of, type AnyScene } from './scene';
@@ -102,7 +103,13 @@ export const stands = (
 
 /** Acid for the warm and the level bath of a pass without a rise of its own; what waits for the set is left to it. */
 export const lateAcids = (scene: AnyScene): Written[] =>
-  scene.waitsForSet ? [] : acidsAt(scene, scene.heat ? ['last'] : ['warm', 'last']);
+  scene.waitsForSet
+    ? []
+    : acidsAt(
+        scene,
+        scene.heat ? ['last'] : ['warm', 'last'],
+        scene.onGoods ? { place: EVERYWHERE } : { vessel: scene.vessel },
+      );
 
 /** Rise, hold until clear and late acid of a pass that is led hot; late acid alone for one that is not. */
 export function ledHot(scene: AnyScene, turns = 0): WayStep[] {

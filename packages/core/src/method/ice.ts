@@ -39,6 +39,7 @@ export const ice: Method<Settings> = {
   gives: 'Powder on ice over damp goods on a rack; what melts carries it in.',
   usual: { kind: 'ice', iceGrams: 1500, meltMinutes: 480, on: 'a rack', acidMinutes: 0 },
   liquid: 'ice',
+  onGoods: () => true,
   dry: true,
   hot: false,
   soaked: 'damp',
@@ -115,7 +116,7 @@ export const ice: Method<Settings> = {
               ? 'Leave the acid to work in'
               : null,
     detail: (_, { act }) =>
-      act.kind === 'put' && act.purpose === 'late'
+      act.kind === 'put' && (act.purpose === 'late' || act.purpose === 'warm')
         ? 'What melted carries none: turn the goods and pour it over them.'
         : null,
     unheated: ({ meltMinutes }) => `melts in ${formatAmount(meltMinutes, 'min')}`,

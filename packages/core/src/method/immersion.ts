@@ -3,6 +3,7 @@ import { goodsIn } from './goodsIn';
 import { liesWords } from './arranged';
 import { holdUntilClear, ledHot, rise } from './heat';
 import { allOver } from './looks';
+import { lineWith } from './line';
 import { isWet, USUAL_WAY, USUAL_WORDS, type Method } from './method';
 import type { MethodOf } from './settings';
 
@@ -27,7 +28,12 @@ export const immersion: Method<Settings> = {
       case 'kettle':
         return [...dyebath(scene, BOILING_C), goodsIn(scene), ...ledHot(scene)];
       case 'hot':
-        return [...dyebath(scene), ...rise(scene), goodsIn(scene), ...holdUntilClear(scene)];
+        return [
+          ...dyebath(scene),
+          ...rise(scene),
+          lineWith(goodsIn(scene), { cautions: ['scald'] }),
+          ...holdUntilClear(scene),
+        ];
     }
   },
   look: allOver(0),
@@ -37,9 +43,9 @@ export const immersion: Method<Settings> = {
       const lies = act.kind === 'place' ? act.lies : null;
       const how = lies === null ? null : liesWords(lies);
       const wet = isWet(act) ? '' : 'dry ';
-      const hot = start === 'hot' ? ' into the hot bath' : '';
-      if (how !== null) return `Lower the ${wet}goods in${hot}, ${how}; do not stir`;
-      return isWet(act) ? `Lift the goods in${hot}, open, and stir` : `Lay the dry goods in${hot}`;
+      const where = start === 'hot' ? 'into the hot bath' : 'in';
+      if (how !== null) return `Lower the ${wet}goods ${where}, ${how}; do not stir`;
+      return isWet(act) ? `Lift the goods ${where}, open, and stir` : `Lay the dry goods ${where}`;
     },
     title: ({ start }, { act }) =>
       start === 'kettle' && act.kind === 'run' && act.purpose === 'bath'

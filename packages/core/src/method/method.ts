@@ -82,6 +82,8 @@ export interface Method<S extends { kind: string }> {
   usual: S;
   /** Where its liquid comes from: the water of the pass, the size of the pan, what the goods pick up, or the ice. */
   liquid: 'water' | 'pan' | 'paint' | 'ice';
+  /** True where no bath stands around the goods: acid that is due late goes onto them, before they are set. */
+  onGoods(settings: S): boolean;
   /** True when dye goes on as dry powder. */
   dry: boolean;
   /** True when the pass can be led hot; the others stand cold until the set. */
@@ -119,6 +121,7 @@ export const USUAL_WAY = {
   soaked: 'dripping',
   acidTimes: ['soak', 'start', 'warm', 'last'],
   leaves: 'squeezed',
+  onGoods: (): boolean => false,
   places: (): readonly Section[] => [],
   reach: (): number => 1,
   shares: (): readonly number[] => [1],

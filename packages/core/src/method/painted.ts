@@ -49,8 +49,7 @@ export const paintMl = (pickUpMlPerG: number, grams: number) =>
   );
 
 /** The goods laid out to be painted: nothing stands around them. */
-export const laidOut = (scene: AnyScene): Written =>
-  lineWith(goodsIn(scene, 'none'), { quiet: true, hands: 0 });
+export const laidOut = (scene: AnyScene): Written => lineWith(goodsIn(scene, 'none'), { hands: 3 });
 
 /** Water that paint is filled up with, and the acid that goes into it; where there is no water, onto the goods. */
 export function paintWater(scene: AnyScene): Written[] {
@@ -185,6 +184,7 @@ interface PaintSettings {
 export const IN_SECTIONS = {
   ...USUAL_WAY,
   liquid: 'paint',
+  onGoods: (): boolean => true,
   hot: false,
   soaked: 'damp',
   leaves: 'as they lie',
@@ -204,7 +204,7 @@ export const paintWords = <S extends { kind: string }>(
   sectionsOf: (settings: S) => readonly Section[],
 ) => ({
   ...USUAL_WORDS,
-  goodsIn: () => `Lay the ${what} out to be painted`,
+  goodsIn: () => `Lay wrap out, and the damp ${what} on it`,
   title(
     settings: S,
     { act, madeUp, dose }: { act: Written['act']; madeUp: { ml: number } | null; dose?: Written['dose'] },
@@ -224,9 +224,10 @@ export const paintWords = <S extends { kind: string }>(
     const order = 'order' in settings ? (settings.order as SectionOrder) : 'once';
     const places = stretchesOf(sections, order).get(section.id)?.length ?? 1;
     const back = 'backPercent' in settings ? (settings.backPercent as number) : 0;
-    const kept =
-      hasBack(back) ? ` Keep ${formatAmount((100 * back) / (100 + back), '%')} of it for the back.` : '';
-    return `${formatAmount(section.sharePercent, '%')} of the ${what}${places > 1 ? `, in ${places} places` : ''}. Press the color in, turn, look underneath.${kept}`;
+    const kept = hasBack(back)
+      ? ` Keep ${formatAmount((100 * back) / (100 + back), '%')} of it for the back.`
+      : '';
+    return `${formatAmount(section.sharePercent, '%')} of the ${what}${places > 1 ? `, in ${places} places` : ''}. Press the color in, blot what stands, look underneath.${kept}`;
   },
   notice({ code, values: { name, stock, takes } }: WayNotice): string {
     switch (code) {

@@ -64,6 +64,7 @@ export const paintedStack: Method<Settings> = {
     flip: false,
   },
   liquid: 'paint',
+  onGoods: (): boolean => true,
   hot: false,
   soaked: 'damp',
   leaves: 'as they lie',

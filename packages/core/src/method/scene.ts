@@ -78,6 +78,8 @@ export interface Scene<S> {
   /** How the goods leave the pass before, when there was one. */
   leaves: 'squeezed' | 'dripping' | 'as they lie';
   heat: { rampCPerMin: number; temperatureC: number; minutes: number } | null;
+  /** True where no bath stands around the goods: what is poured or strewn goes onto them. */
+  onGoods: boolean;
   /** True when the set follows and this pass has not been warm: acid for the warm and the hot bath waits for it. */
   waitsForSet: boolean;
   topUpMl: number;

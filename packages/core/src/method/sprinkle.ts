@@ -1,9 +1,11 @@
+import { figure, type Figure } from '../figure/figure';
+import { plainNumber } from '../units/plainNumber';
 import { EVERYWHERE } from '../process/everywhere';
 import type { Part } from '../skein/coat';
 import { formatAmount } from '../units/formatQuantity';
-import { acidsAt, emptied, filled, pour, water } from './bath';
-import { lineWith, type WayStep, type Written } from './line';
-import { idIn, type AnyScene } from './scene';
+import { acidsAt, emptied, pour, water } from './bath';
+import { lineWith, type WayStep } from './line';
+import { SQUEEZED_ML_PER_GRAM } from './ready';
 import { equalShares } from './shares';
 import { goodsIn } from './goodsIn';
 import { ledHot, stands, turned } from './heat';
@@ -15,16 +17,22 @@ type Settings = MethodOf<'sprinkle'>;
 /** Smallest cover that is drawn. */
 const LEAST_COVER = 0.05;
 
+/** The only liquid of damp goods on a tray: what they hold. @param grams dry goods */
+const heldBy = (grams: number): Figure =>
+  figure(
+    SQUEEZED_ML_PER_GRAM * grams,
+    'mL',
+    () => `${SQUEEZED_ML_PER_GRAM} mL/g × ${plainNumber(grams)} g that damp goods hold`,
+    'estimate',
+    'from memory, yields to your own',
+  );
+
 /** What powder is strewn by. */
 const BY: Record<Settings['by'], string | null> = {
   fingers: null,
   sieve: 'through a sieve',
   'fan brush': 'off a fan brush',
 };
-
-/** Goods from the tray into the liquid of the pass. */
-const inLiquid = (scene: AnyScene): Written =>
-  lineWith(goodsIn(scene, null, 'bath'), { id: idIn(scene, 'place.bath') });
 
 export const sprinkle: Method<Settings> = {
   ...USUAL_WAY,
@@ -47,6 +55,8 @@ export const sprinkle: Method<Settings> = {
   needs: 'pot',
   acidTimes: [...USUAL_WAY.acidTimes, 'with powder'],
   cut: ({ citricPerGram }) => citricPerGram,
+  onGoods: ({ on }) => on !== 'in a bath',
+  bath: ({ on }, grams) => (on === 'in a bath' ? null : heldBy(grams)),
   shares: ({ bothSides }) => equalShares(bothSides ? 2 : 1),
   acts(scene) {
     const { settleMinutes, on, bothSides } = scene.settings;
@@ -67,8 +77,6 @@ export const sprinkle: Method<Settings> = {
       ...(on === 'in a bath' ? [] : acidsAt(scene, ['start'], { place: EVERYWHERE })),
       ...strewn(1),
       ...(bothSides ? [lineWith(turned(scene), { quiet: false, hands: 4 }), ...strewn(2)] : []),
-      ...(on === 'in a bath' ? [] : filled(scene)),
-      ...(on === 'in a bath' ? [] : [inLiquid(scene)]),
       ...ledHot(scene),
     ];
   },
@@ -86,9 +94,7 @@ export const sprinkle: Method<Settings> = {
     goodsIn: (_, { act }) =>
       act.kind === 'place' && act.reach === 'none'
         ? 'Lay the damp goods out on a tray'
-        : act.purpose === 'bath'
-          ? 'Lay the goods into the bath as they lie'
-          : 'Lay the goods in, just showing',
+        : 'Lay the goods in, just showing',
     title: (_, { act }) =>
       act.kind === 'stand' && act.purpose === 'settle'
         ? 'Leave it to settle, nothing moved'
@@ -100,7 +106,7 @@ export const sprinkle: Method<Settings> = {
       // Only powder has grams asked for.
       const cut = (askedGrams ?? 0) * citricPerGram;
       return cut > 0
-        ? `Stir it with ${formatAmount(cut, 'g')} of the citric crystals first, so that it sticks on contact.`
+        ? `Stir ${formatAmount(cut, 'g')} of those citric crystals into it first, so that it sticks on contact.`
         : null;
     },
   },

@@ -105,7 +105,7 @@ describe('section painting: share of the hank and paint volume', () => {
   test('each section is poured, then painted', () => {
     const plan = planOf([{ method, dyes }]);
     expect(idsOf(plan).filter((id) => id.startsWith('p1'))).toEqual(
-      ['stand.soak', 'run.bath', 'acid.bath', 'dye.d1', 'paint.a', 'dye.d2', 'paint.b'].map(
+      ['stand.soak', 'place.goods', 'run.bath', 'acid.bath', 'dye.d1', 'paint.a', 'dye.d2', 'paint.b'].map(
         (role) => `p1.${role}`,
       ),
     );

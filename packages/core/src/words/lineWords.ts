@@ -205,6 +205,8 @@ function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
   const { material } = act;
   if (material.kind === 'ice') return 'Heap ice or snow over the goods';
   if (material.kind === 'wetting agent') return 'Add a drop of wetting agent';
+  if (material.kind === 'acid' && act.purpose === 'cut')
+    return `Weigh ${ACIDS[material.acid].label} to stir into the powder`;
   if (material.kind === 'acid') return `Add ${ACIDS[material.acid].label} ${acidWhere(act, reading)}`;
   const name = dyeName(material.dyeId, reading.dyes);
   if (line.madeUp)
@@ -220,6 +222,8 @@ function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {
 const strength = (percent: number | null): string => `${percent === null ? '' : threeFigures(percent)} %`;
 
 function acidWhere(act: ActOf<'put'>, reading: Reading): string {
+  const over = 'place' in act.into && (act.purpose === 'warm' || act.purpose === 'late');
+  if (over) return 'over the goods';
   switch (act.purpose) {
     case 'soak':
       return 'to the soak';
@@ -227,7 +231,6 @@ function acidWhere(act: ActOf<'put'>, reading: Reading): string {
       return 'to the warm bath';
     case 'late':
       return 'to the hot, level bath';
-    case 'cut':
     case 'with powder':
       return 'with the powder';
     case 'melt':

@@ -88,7 +88,7 @@ describe('the arithmetic behind a line of the card', () => {
   test('powder cut with citric says how much of the crystals to stir in', () => {
     // 1 % on 200 g is 2 g, at 10 g of citric a gram.
     expect(said(batchOf('sprinkle', 1), 'p1.dye.d1').detail).toMatch(
-      /^Stir it with 20 g of the citric crystals/,
+      /^Stir 20 g of those citric crystals into it/,
     );
   });
   test('a rise is a guess and a soak a decision', () => {

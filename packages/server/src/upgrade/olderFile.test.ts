@@ -110,7 +110,7 @@ function dilutedDepth({ card, events }: Batch, dyeId: string): number {
 }
 
 /** Of acid that nobody ticked 0.1.0 said nothing. */
-const UNTICKED_ACID = /^Add .*(acid|vinegar).*: not ticked, so it did not go in\.$/;
+const UNTICKED_ACID = /^(Add|Weigh) .*(acid|vinegar).*: not ticked, so it did not go in\.$/;
 
 /**
  * What a true recipe says, pass by pass. 0.1.0 had one acid dose a pass, told from all of them per liter of the bath, and
@@ -222,6 +222,8 @@ const TRUER: [string, string][] = [
   ['Hang the end of the goods in', 'Hang the end of the dry goods in'],
   // Acid of a stack goes in beside the wool.
   ['Add white vinegar to the hot, level bath', 'Pour white vinegar in at the sides, not on the wool'],
+  // Crystals that are stirred into the powder go in with it, once.
+  ['Add citric acid crystals with the powder', 'Weigh citric acid crystals to stir into the powder'],
   ['Took an entry back', 'Taken back: an entry'],
   ['Took an entry back', 'Taken back: an entry (a slip)'],
 ];
