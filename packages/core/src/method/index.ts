@@ -39,7 +39,11 @@ export type AnyMethod = Method<PassMethod>;
 /** A way by its kind. */
 export const methodFacts = (kind: MethodKind): AnyMethod => METHODS[kind] as unknown as AnyMethod;
 
-/** The sections a method paints; none for the others. */
+/** Whether a pass can be led hot: goods without a bath around them are heated by the set. */
+export const canBeHeated = (method: PassMethod): boolean =>
+  methodFacts(method.kind).hot && !methodFacts(method.kind).onGoods(method);
+
+/** The places that dyes of a pass can be for; none where they go everywhere. */
 export const sectionsOf = (method: PassMethod): readonly Section[] => methodFacts(method.kind).places(method);
 
 /** Share of the goods that a pass reaches, above 0 to 1. */

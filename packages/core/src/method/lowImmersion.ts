@@ -27,11 +27,14 @@ const ON_ZONE: Record<Zone['shape'], string> = {
   patches: 'in patches, on',
 };
 
+/** Less white than this is a rounding of shares, not left on purpose, %. */
+const LEAST_WHITE = 0.1;
+
 /** Part of the goods that no zone is poured on, %; none where color is poured all over. */
-export const whiteLeft = (zones: readonly Zone[]): number =>
-  zones.length === 0
-    ? 0
-    : Math.max(0, Number((100 - zones.reduce((sum, { sharePercent }) => sum + sharePercent, 0)).toFixed(6)));
+export function whiteLeft(zones: readonly Zone[]): number {
+  const left = 100 - zones.reduce((sum, { sharePercent }) => sum + sharePercent, 0);
+  return zones.length === 0 || left < LEAST_WHITE ? 0 : Number(left.toFixed(4));
+}
 
 /** Where a dye is poured: on its zone, or into the pan. */
 function zoneOf(scene: Scene<Settings>, { placeId }: SceneDye): End {
@@ -127,9 +130,22 @@ export const lowImmersion: Method<Settings> = {
       ...(hasBack(backPercent) ? ofTheBack(scene) : ledHot(scene, turns)),
     ];
   },
-  figures({ pan, wallCm }, { goodsGrams }) {
+  figures({ pan, wallCm, sections }, { goodsGrams }) {
     const area = panArea(pan);
+    const white = whiteLeft(sections);
     return [
+      ...(white > 0
+        ? [
+            {
+              name: 'Left white',
+              figure: figure(
+                white,
+                '%',
+                () => `100 − ${sections.map(({ sharePercent }) => plainNumber(sharePercent)).join(' − ')} %`,
+              ),
+            },
+          ]
+        : []),
       {
         name: 'Pan holds to the rim',
         figure: figure(area * wallCm, 'mL', () => `${area.toFixed(0)} cm² × ${plainNumber(wallCm)} cm`),

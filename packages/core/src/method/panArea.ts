@@ -1,4 +1,4 @@
-import type { Pan } from './settings';
+import type { Pan } from '../shelf/pan';
 
 /** Base of a pan, cm². */
 export const panArea = (pan: Pan): number =>

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, nameSchema } from '../shelf/common';
 import { quantity } from '../shelf/quantitySchema';
 import { LIES } from '../process/terms';
+import { panSchema } from '../shelf/pan';
 import { ownStepSchema } from './ownStep';
 import { BATH_STARTS, ICED_ON, SECTION_ORDERS, STREWN_BY, STREWN_ON, ZONE_SHAPES } from './choices';
 
@@ -48,15 +49,6 @@ const orderSchema = z
 
 /** What the other side gets of a color, % of what the first side got. */
 const backSchema = quantity('backPercent').default(0);
-
-const panSchema = z.discriminatedUnion('shape', [
-  z.strictObject({
-    shape: z.literal('rectangular'),
-    lengthCm: quantity('length'),
-    widthCm: quantity('length'),
-  }),
-  z.strictObject({ shape: z.literal('round'), diameterCm: quantity('length') }),
-]);
 
 const immersionSettings = z.strictObject({
   kind: z.literal('immersion'),
@@ -253,4 +245,3 @@ export interface Section {
 export type PaintedSection = z.infer<typeof sectionSchema>;
 export type Zone = z.infer<typeof zoneSchema>;
 export type Dose = z.infer<typeof doseSchema>;
-export type Pan = z.infer<typeof panSchema>;

@@ -51,5 +51,6 @@ export function plannedGoods(
   });
 }
 
-const depthsIn = (planned: PlannedPass): LineDepth[] =>
+/** What each line of a pass comes to on the goods it is for. */
+export const depthsIn = (planned: PlannedPass): LineDepth[] =>
   planned.pours.map(({ dyeId, sectionId, dos }) => ({ dyeId, sectionId, dosPercent: dos.value }));

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema } from './common';
+import { panSchema } from './pan';
 import { quantity } from './quantitySchema';
 
 export const POT_KINDS = [
@@ -36,6 +37,11 @@ export const potSchema = z.strictObject({
     .gte(0, { error: 'Heat loss cannot be negative.' })
     .lte(100, { error: 'Heat loss cannot be over 100 W/K.' })
     .default(5),
+  /** Its floor and the height of its wall, for liquid that is said by height. */
+  floor: panSchema.nullable().default(null),
+  wallCm: quantity('length').nullable().default(null),
+  /** Bundles that it has room for, as a steamer has; null where nobody counted. */
+  places: quantity('count').nullable().default(null),
   note: noteSchema.default(''),
   retired: z.boolean().default(false),
 });

@@ -50,7 +50,7 @@ const BUNDLES: Record<Lying['kind'], Bundle> = {
   twisted: {
     reached: () => LOOSE_TWIST,
     isReached: (spot, turns) => inward(spot, turns) < LOOSE_TWIST,
-    seeps: 0.4,
+    seeps: 0.22,
   },
   'twisted tight': {
     reached: () => TIGHT_TURN * (1 - TIGHT_CORE),

@@ -220,4 +220,12 @@ export const MIGRATIONS: Migration[] = [
     // Colors were drawn in bands; now where each pass put them, on goods of their own form.
     steps: [looksOfBatches],
   },
+  {
+    name: '014-measures-of-a-vessel',
+    steps: [
+      `ALTER TABLE pots ADD COLUMN floor JSON`,
+      `ALTER TABLE pots ADD COLUMN wall_cm REAL`,
+      `ALTER TABLE pots ADD COLUMN places INTEGER`,
+    ],
+  },
 ];

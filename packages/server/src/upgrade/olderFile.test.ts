@@ -128,7 +128,9 @@ function toldOf(recipe: Recipe | null, now: Recipe | null): string[] {
         0,
       );
       const lines = dyes.map((line) => [line.id, line.dyeId, line.stockId, line.sectionId, line.entry]);
-      return JSON.stringify(rounded([id, lines, ...(other ? [method.kind] : [passMethodSchema.parse(method), water, perLiter])]));
+      return JSON.stringify(
+        rounded([id, lines, ...(other ? [method.kind] : [passMethodSchema.parse(method), water, perLiter])]),
+      );
     }),
   ];
 }

@@ -1,10 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import {
   firstFree,
   formulateColorway,
   potNeedsMl,
+  spoken,
   vesselChoices,
   vesselOptions,
   type Plan,
@@ -28,6 +31,16 @@ export interface BeginBatchRowProps {
   isNew: boolean;
 }
 
+/** What is to be answered before a batch begins with it, as it is said; each once. */
+function useAnswers(plan: Plan): { asked: string[]; answer: (text: string) => void } {
+  const [answered, setAnswered] = useState<ReadonlySet<string>>(new Set());
+  const texts = plan.notices.filter(({ asks }) => asks).map((notice) => spoken(notice).text);
+  return {
+    asked: [...new Set(texts)].filter((text) => !answered.has(text)),
+    answer: (text) => setAnswered((before) => new Set([...before, text])),
+  };
+}
+
 /** From the desk to the pots: choose a pot and begin. Only a saved version is dyed, so that the record can name it. */
 export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps) {
   const { colorway } = draft;
@@ -36,6 +49,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const chosen = choices.find(({ pot }) => pot.id === colorway.recipe.potId);
   const beside = chosen?.holds ?? null;
   const stops = plan.notices.some((notice) => notice.blocks);
+  const { asked, answer } = useAnswers(plan);
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const start = async (): Promise<void> => {
@@ -65,20 +79,30 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         , <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the
         rail
       </Sentence>
+      {asked.map((text) => (
+        <Typography key={text} variant="body2" component="div">
+          {text}{' '}
+          <Button size="small" onClick={() => answer(text)} aria-label={`Do it all the same: ${text}`}>
+            Do it all the same
+          </Button>
+        </Typography>
+      ))}
       <Button
         variant={draft.changed ? 'outlined' : 'contained'}
-        disabled={draft.changed || stops || begin.isPending}
+        disabled={draft.changed || stops || asked.length > 0 || begin.isPending}
         onClick={() => void start()}
       >
         {stops
           ? 'Something here cannot be done, see ✕'
-          : draft.changed
-            ? isNew
-              ? 'Save it, then dye it'
-              : 'Save the change, then dye it'
-            : beside === null
-              ? 'Begin this batch'
-              : `Begin beside ${beside}, both in one pot`}
+          : asked.length > 0
+            ? 'Answer what is asked above first'
+            : draft.changed
+              ? isNew
+                ? 'Save it, then dye it'
+                : 'Save the change, then dye it'
+              : beside === null
+                ? 'Begin this batch'
+                : `Begin beside ${beside}, both in one pot`}
       </Button>
     </Box>
   );

@@ -1,12 +1,33 @@
 import { lazy, Suspense, type ReactNode } from 'react';
-import type { Pass, PassMethod, QuantityKindName, ShelfResponse } from '@ythrion/core';
+import {
+  ICED_ON,
+  STREWN_BY,
+  STREWN_ON,
+  type Pass,
+  type PassMethod,
+  type QuantityKindName,
+  type SectionOrder,
+  type ShelfResponse,
+} from '@ythrion/core';
 import { Waiting } from '../parts/Waiting';
+import { Further } from '../sentence/Further';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
 import { DraftAmount } from './DraftAmount';
+import { PanSentence } from './PanSentence';
 import type { Draft, Written } from './useDraft';
 
 const OwnSteps = lazy(async () => ({ default: (await import('./OwnSteps')).OwnSteps }));
+
+const ORDERS = [
+  { value: 'once', label: 'one after the other' },
+  { value: 'backwards', label: 'the same backwards' },
+  { value: 'twice', label: 'all of them twice' },
+  { value: 'mirrored', label: 'there and back, mirrored' },
+] as const;
+
+const plain = <T extends string>(words: readonly T[]): { value: T; label: string }[] =>
+  words.map((value) => ({ value, label: value }));
 
 /** Just the settings that the way of this pass needs; nothing for those that need none. */
 export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pass; shelf: ShelfResponse }) {
@@ -31,45 +52,20 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
   );
   const pickUp = (value: number): ReactNode =>
     amount('Wet pick-up', 'pickUp', value, (pickUpMlPerG) => ({ pickUpMlPerG }));
+  const order = (value: SectionOrder): ReactNode => (
+    <SaidChoice label="In order" value={value} options={ORDERS} onChange={(next) => set({ order: next })} />
+  );
+  const back = (value: number): ReactNode => (
+    <Further label="More about the back" usual={value === 0}>
+      , and its back gets {amount('The back gets', 'backPercent', value, (backPercent) => ({ backPercent }))}{' '}
+      of what the front got
+    </Further>
+  );
   switch (method.kind) {
     case 'immersion':
       return null;
-    case 'low immersion': {
-      const { pan } = method;
-      return (
-        <Sentence>
-          In a{' '}
-          <SaidChoice
-            label="Pan"
-            value={pan.shape}
-            options={[
-              { value: 'rectangular', label: 'rectangular' },
-              { value: 'round', label: 'round' },
-            ]}
-            onChange={(shape) =>
-              set({
-                pan:
-                  shape === 'round'
-                    ? { shape, diameterCm: 32 }
-                    : { shape: 'rectangular', lengthCm: 50, widthCm: 30 },
-              })
-            }
-          />{' '}
-          pan of{' '}
-          {pan.shape === 'round' ? (
-            amount('Diameter', 'length', pan.diameterCm, (diameterCm) => ({ pan: { ...pan, diameterCm } }))
-          ) : (
-            <>
-              {amount('Length', 'length', pan.lengthCm, (lengthCm) => ({ pan: { ...pan, lengthCm } }))} ×{' '}
-              {amount('Width', 'length', pan.widthCm, (widthCm) => ({ pan: { ...pan, widthCm } }))}
-            </>
-          )}
-          , wall {amount('Wall', 'length', method.wallCm, (wallCm) => ({ wallCm }))}, liquid{' '}
-          {amount('Liquid stands', 'length', method.depthCm, (depthCm) => ({ depthCm }))} high, turned{' '}
-          {amount('Turned', 'steps', method.turns, (turns) => ({ turns }))} times
-        </Sentence>
-      );
-    }
+    case 'low immersion':
+      return <PanSentence method={method} shelf={shelf} amount={amount} set={set} />;
     case 'cool bath':
       return (
         <Sentence>
@@ -80,11 +76,23 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
     case 'glaze':
       return (
         <Sentence>
-          Untouched for {amount('Untouched for', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+          Untouched for {amount('Untouched for', 'minutes', method.minutes, (minutes) => ({ minutes }))},{' '}
+          <SaidChoice
+            label="The ring under it"
+            value={method.heatToC === null ? 'cold' : 'on'}
+            options={[
+              { value: 'cold', label: 'cold' },
+              { value: 'on', label: 'the ring on from cold' },
+            ]}
+            onChange={(ring) => set({ heatToC: ring === 'cold' ? null : 60 })}
+          />
+          {method.heatToC !== null && (
+            <> up to {amount('Up to', 'temperature', method.heatToC, (heatToC) => ({ heatToC }))}</>
+          )}
         </Sentence>
       );
     case 'repeated':
-      return (
+      return method.sections.length > 0 ? null : (
         <Sentence>
           The dye in {amount('Doses', 'steps', method.repeats, (repeats) => ({ repeats }))} doses,{' '}
           {amount('Between doses', 'minutes', method.minutes, (minutes) => ({ minutes }))} between them
@@ -93,11 +101,26 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
     case 'dip':
       return (
         <Sentence>
-          {amount('Part in the bath', 'sharePercent', method.sharePercent, (sharePercent) => ({
-            sharePercent,
-          }))}{' '}
-          of the length in the bath, by {amount('Steps', 'steps', method.steps, (steps) => ({ steps }))} steps
-          within {amount('Time in all', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+          {method.sections.length === 0 && (
+            <>
+              {amount('Part in the bath', 'sharePercent', method.sharePercent, (sharePercent) => ({
+                sharePercent,
+              }))}{' '}
+              of the length in the bath,{' '}
+            </>
+          )}
+          <SaidChoice
+            label="Dipped"
+            value={method.lowered ? 'lowered' : 'lifted'}
+            options={[
+              { value: 'lifted', label: 'in full, then lifted' },
+              { value: 'lowered', label: 'the end first, then deeper' },
+            ]}
+            onChange={(how) => set({ lowered: how === 'lowered' })}
+          />
+          , by {amount('Steps', 'steps', method.steps, (steps) => ({ steps }))} steps within{' '}
+          {amount('Time in all', 'minutes', method.minutes, (minutes) => ({ minutes }))}
+          {method.sections.length > 0 && ' for each end'}
         </Sentence>
       );
     case 'painting':
@@ -113,8 +136,9 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
               { value: 'touches', label: 'as touches' },
             ]}
             onChange={(layout) => set({ layout })}
-          />{' '}
-          and take up {pickUp(method.pickUpMlPerG)} of paint
+          />
+          {method.layout !== 'touches' && <>, {order(method.order)}</>}, and take up{' '}
+          {pickUp(method.pickUpMlPerG)} of paint{back(method.backPercent)}
         </Sentence>
       );
     case 'sprinkle':
@@ -124,27 +148,76 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
           {amount('Citric per g of dye', 'citricPerGram', method.citricPerGram, (citricPerGram) => ({
             citricPerGram,
           }))}{' '}
-          citric to a gram of dye, on{' '}
-          {amount('Covers', 'sharePercent', method.coverPercent, (coverPercent) => ({ coverPercent }))} of the
-          goods, settles{' '}
-          {amount('Settles', 'minutes', method.settleMinutes, (settleMinutes) => ({ settleMinutes }))}
+          citric to a gram of dye, by{' '}
+          <SaidChoice
+            label="Strewn by"
+            value={method.by}
+            options={plain(STREWN_BY)}
+            onChange={(by) => set({ by })}
+          />
+          , on {amount('Covers', 'sharePercent', method.coverPercent, (coverPercent) => ({ coverPercent }))}{' '}
+          of the goods{' '}
+          <SaidChoice
+            label="Goods lie"
+            value={method.on}
+            options={plain(STREWN_ON)}
+            onChange={(on) => set({ on })}
+          />
+          , settles{' '}
+          {amount('Settles', 'minutes', method.settleMinutes, (settleMinutes) => ({ settleMinutes }))},{' '}
+          <SaidChoice
+            label="Sides"
+            value={method.bothSides ? 'both' : 'one'}
+            options={[
+              { value: 'one', label: 'on one side' },
+              { value: 'both', label: 'then again on the other side' },
+            ]}
+            onChange={(sides) => set({ bothSides: sides === 'both' })}
+          />
         </Sentence>
       );
     case 'ice':
       return (
         <Sentence>
-          {amount('Ice', 'iceMass', method.iceGrams, (iceGrams) => ({ iceGrams }))} of ice, melts in{' '}
-          {amount('Melts in', 'minutes', method.meltMinutes, (meltMinutes) => ({ meltMinutes }))}
+          {amount('Ice', 'iceMass', method.iceGrams, (iceGrams) => ({ iceGrams }))} of ice over goods on{' '}
+          <SaidChoice
+            label="Goods lie on"
+            value={method.on}
+            options={plain(ICED_ON)}
+            onChange={(on) => set({ on })}
+          />
+          , melts in {amount('Melts in', 'minutes', method.meltMinutes, (meltMinutes) => ({ meltMinutes }))}
+          {pass.acids.some(({ when }) => when !== 'start' && when !== 'soak') && (
+            <>
+              ; the acid after it works{' '}
+              {amount('The acid works', 'minutes', method.acidMinutes, (acidMinutes) => ({ acidMinutes }))}
+            </>
+          )}
         </Sentence>
       );
     case 'painted stack':
       return (
         <Sentence>
-          {amount('Layers', 'steps', method.layers, (layers) => ({ layers }))} layers,{' '}
-          {amount('Drains to the next', 'drainPercent', method.drainPercent, (drainPercent) => ({
-            drainPercent,
-          }))}{' '}
-          drains to the next, each takes up {pickUp(method.pickUpMlPerG)} of paint
+          {amount('Layers', 'steps', method.layers, (layers) => ({ layers }))} layers in{' '}
+          {amount('Rounds', 'steps', method.rounds, (rounds) => ({ rounds }))} rounds,{' '}
+          {method.sections.length === 0 && (
+            <>
+              {amount('Drains to the next', 'drainPercent', method.drainPercent, (drainPercent) => ({
+                drainPercent,
+              }))}{' '}
+              drains to the next,{' '}
+            </>
+          )}
+          each takes up {pickUp(method.pickUpMlPerG)} of paint,{' '}
+          <SaidChoice
+            label="The pile"
+            value={method.flip ? 'flipped' : 'left'}
+            options={[
+              { value: 'left', label: 'left as it lies' },
+              { value: 'flipped', label: 'flipped at the end' },
+            ]}
+            onChange={(pile) => set({ flip: pile === 'flipped' })}
+          />
         </Sentence>
       );
     case 'own way':
@@ -154,9 +227,15 @@ export function MethodSentence({ draft, pass, shelf }: { draft: Draft; pass: Pas
         </Suspense>
       );
     case 'blank painting':
-      return <Sentence>The blank takes up {pickUp(method.pickUpMlPerG)} of paint</Sentence>;
+      return (
+        <Sentence>
+          Stripes lie {order(method.order)} and take up {pickUp(method.pickUpMlPerG)} of paint
+          {back(method.backPercent)}
+        </Sentence>
+      );
   }
 }
 
 /** True when a way has settings of its own. */
-export const hasMethodSentence = (pass: Pass): boolean => pass.method.kind !== 'immersion';
+export const hasMethodSentence = ({ method }: Pass): boolean =>
+  method.kind !== 'immersion' && !(method.kind === 'repeated' && method.sections.length > 0);

@@ -2,10 +2,13 @@ import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import {
-  methodFacts,
   passSentence,
   QUICK_ACIDS,
+  canBeHeated,
+  placesWord,
   sectionsOf,
+  withBothEnds,
+  withNewPlace,
   USUAL_PASS_HEAT,
   withAnotherDye,
   type AcidDose,
@@ -26,6 +29,9 @@ import { FoldedPours, passRows } from './passRows';
 import type { PassActions } from './usePassActions';
 import type { Draft } from './useDraft';
 
+const LyingOtherwise = lazy(async () => ({
+  default: (await import('./LyingOtherwise')).LyingOtherwise,
+}));
 const FromColor = lazy(async () => ({ default: (await import('./FromColor')).FromColor }));
 
 export interface PassStageProps {
@@ -49,6 +55,7 @@ export interface PassStageProps {
 export function PassStage(props: PassStageProps) {
   const { draft, pass, index, plan, formulation, shelf, seed, open, onFold, onMove, justAdded } = props;
   const [fromColor, setFromColor] = useState(false);
+  const [otherwise, setOtherwise] = useState(false);
   const [added, setAdded] = useState<string | null>(null);
   const planned = plan.passes.find((candidate) => candidate.id === pass.id);
   if (!planned) return null;
@@ -73,6 +80,8 @@ export function PassStage(props: PassStageProps) {
           many={many}
           onAdded={setAdded}
           onFromColor={() => setFromColor(!fromColor)}
+          otherwise={otherwise}
+          onOtherwise={() => setOtherwise(!otherwise)}
           fromColor={fromColor}
         />
       }
@@ -99,6 +108,26 @@ export function PassStage(props: PassStageProps) {
                             pass={pass}
                             shelf={shelf}
                             onDone={() => setFromColor(false)}
+                          />
+                        </Suspense>
+                      ),
+                      right: null,
+                    },
+                  ]
+                : []),
+              ...(otherwise
+                ? [
+                    {
+                      key: 'otherwise',
+                      left: (
+                        <Suspense fallback={<Waiting />}>
+                          <LyingOtherwise
+                            plan={plan}
+                            formulation={formulation}
+                            index={index}
+                            now={pass.arrangement}
+                            seed={`${seed}-${pass.id}`}
+                            onChoose={(arrangement) => draft.changePass(pass.id, { arrangement })}
                           />
                         </Suspense>
                       ),
@@ -143,18 +172,40 @@ export function PassStage(props: PassStageProps) {
   );
 }
 
+/** What to press for the first place of a way that can do without. */
+const FIRST_PLACE: Record<string, string> = {
+  zone: 'Pour it in zones, white between',
+  dose: 'Give each dose its own dye',
+};
+
 interface PassBarProps extends PassStageProps {
   title: string;
   many: boolean;
   fromColor: boolean;
   onFromColor: () => void;
+  otherwise: boolean;
+  onOtherwise: () => void;
   onAdded: (id: string) => void;
 }
 
 /** What can be done with a pass: the usual additions in one tap, the rest one tap further. */
 function PassBar(props: PassBarProps) {
-  const { draft, pass, index, shelf, open, onFold, actions, title, many, fromColor, onFromColor, onAdded } =
-    props;
+  const {
+    draft,
+    pass,
+    index,
+    shelf,
+    open,
+    onFold,
+    actions,
+    title,
+    many,
+    fromColor,
+    onFromColor,
+    otherwise,
+    onOtherwise,
+    onAdded,
+  } = props;
   const last = draft.colorway.recipe.passes.length - 1;
   const sections = sectionsOf(pass.method);
   const addDye = (): void => {
@@ -164,12 +215,27 @@ function PassBar(props: PassBarProps) {
       dyes: withAnotherDye(dyes, id, shelf, sections[0]?.id ?? null),
     }));
   };
+  const places = placesWord(pass.method.kind);
   const addSection = (): void => {
     const [id, lineId] = [newId(), newId()];
     onAdded(lineId);
     draft.changePass(pass.id, (now) => ({
-      ...withNewSection(now, id),
+      ...withNewPlace(now, id),
       dyes: withAnotherDye(now.dyes, lineId, shelf, id),
+    }));
+  };
+  // The first place takes the dyes that are there.
+  const firstPlace = (): void => {
+    const id = newId();
+    draft.changePass(pass.id, (now) => withNewPlace(now, id));
+  };
+  const bothEnds = (): void => {
+    const ids = [newId(), newId()] as const;
+    const lineId = newId();
+    onAdded(lineId);
+    draft.changePass(pass.id, (now) => ({
+      ...withBothEnds(now, ids),
+      dyes: withAnotherDye(now.dyes, lineId, shelf, ids[1]),
     }));
   };
   const addAcid = (): void =>
@@ -183,10 +249,10 @@ function PassBar(props: PassBarProps) {
   return (
     <Box sx={{ display: 'flex', justifyContent: 'flex-end' }}>
       {open && sections.length === 0 && <Button onClick={addDye}>Add a dye</Button>}
-      {open && sections.length > 0 && sections.length < 12 && (
-        <Button onClick={addSection}>Add a section</Button>
+      {open && sections.length > 0 && places !== null && sections.length < places.most && (
+        <Button onClick={addSection}>Add a {places.word}</Button>
       )}
-      {open && pass.heat === null && methodFacts(pass.method.kind).hot && (
+      {open && pass.heat === null && canBeHeated(pass.method) && (
         <Button onClick={() => draft.changePass(pass.id, { heat: USUAL_PASS_HEAT })}>Heat it</Button>
       )}
       {many && (
@@ -204,9 +270,17 @@ function PassBar(props: PassBarProps) {
                   addAcid,
                   pass.acids.length >= 6,
                 ),
-                item(pass.topUpMl > 0 ? 'No top-up' : 'Top up water, with its acid', () =>
+                ...(sections.length === 0 && places !== null
+                  ? [
+                      pass.method.kind === 'dip'
+                        ? item('Dip both ends', bothEnds)
+                        : item(FIRST_PLACE[places.word] ?? `In ${places.word}s`, firstPlace),
+                    ]
+                  : []),
+                item(pass.topUpMl > 0 ? 'No top-up' : 'Top up water', () =>
                   draft.changePass(pass.id, { topUpMl: pass.topUpMl > 0 ? 0 : 500 }),
                 ),
+                item(otherwise ? 'Close the eight ways to lie' : 'See it lie in eight ways', onOtherwise),
                 item(fromColor ? 'Close print values' : 'From print values or a screen color', onFromColor),
               ]
             : []),
@@ -219,23 +293,4 @@ function PassBar(props: PassBarProps) {
       />
     </Box>
   );
-}
-
-/** Another section: it takes what is left of the goods, or an even share of them from the others. */
-function withNewSection(pass: Pass, id: string): Pick<Pass, 'method'> {
-  const sections = sectionsOf(pass.method);
-  const used = sections.reduce((sum, section) => sum + section.sharePercent, 0);
-  const room = Math.max(0, 100 - used);
-  const share = room > 1 ? room : 100 / (sections.length + 1);
-  const shrink = room > 1 ? 1 : (100 - share) / used;
-  const shares = (percent: number): number => Number(percent.toFixed(2));
-  return {
-    method: {
-      ...pass.method,
-      sections: [
-        ...sections.map((section) => ({ ...section, sharePercent: shares(section.sharePercent * shrink) })),
-        { id, name: `Section ${String.fromCharCode(65 + sections.length)}`, sharePercent: shares(share) },
-      ],
-    } as Pass['method'],
-  };
 }

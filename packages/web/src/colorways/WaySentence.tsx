@@ -9,6 +9,7 @@ import {
   type PlannedPass,
 } from '@ythrion/core';
 import { capital } from '../sentence/capital';
+import { Further } from '../sentence/Further';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { SaidWater } from '../sentence/SaidWater';
 import { Sentence } from '../sentence/Sentence';
@@ -20,6 +21,11 @@ const WAYS = METHOD_KINDS.map((value) => ({
   label: methodFacts(value).label,
   said: capital(methodFacts(value).label),
 }));
+const STARTS = [
+  { value: 'cold', label: 'cold, heated with the goods in it' },
+  { value: 'hot', label: 'hot before the goods go in' },
+  { value: 'kettle', label: 'as boiling water from the kettle' },
+] as const;
 const COUNTED: Partial<Record<Arrangement['kind'], string>> = {
   twisted: 'Turns',
   'twisted tight': 'Turns',
@@ -97,6 +103,19 @@ export function WaySentence({ draft, pass, planned, first, justAdded }: WaySente
             }
           />
         </>
+      )}
+      {pass.method.kind === 'immersion' && (
+        <Further label="How the bath starts" usual={pass.method.start === 'cold'}>
+          {', '}
+          <SaidChoice
+            label="The bath starts"
+            value={pass.method.start}
+            options={STARTS}
+            onChange={(start) =>
+              set((now) => (now.method.kind === 'immersion' ? { method: { ...now.method, start } } : {}))
+            }
+          />
+        </Further>
       )}
     </Sentence>
   );

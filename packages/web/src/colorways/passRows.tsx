@@ -26,6 +26,7 @@ import { AcidResult } from '../parts/AcidResult';
 import { FigureText } from '../parts/FigureText';
 import { Notices } from '../parts/Notices';
 import { PourResult } from '../parts/PourResult';
+import { SaidChoice } from '../sentence/SaidChoice';
 import { SmallKey } from '../sentence/SmallKey';
 import { Sentence } from '../sentence/Sentence';
 import type { StageRow } from '../parts/YarnStage';
@@ -124,7 +125,16 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
                   value={pass.topUpMl}
                   onChange={(topUpMl, written) => draft.changePass(pass.id, { topUpMl }, written)}
                 />
-                {' of water'}
+                {' of water, '}
+                <SaidChoice
+                  label="With the water"
+                  value={pass.topUpWithAcid ? 'acid' : 'none'}
+                  options={[
+                    { value: 'acid', label: 'with its acid: it was poured off or lifted out' },
+                    { value: 'none', label: 'without acid: it steamed away, the acid is still there' },
+                  ].map((one) => ({ ...one, said: one.label.split(':')[0] ?? one.label }))}
+                  onChange={(brings) => draft.changePass(pass.id, { topUpWithAcid: brings === 'acid' })}
+                />
                 <SmallKey
                   label="Leave out the top-up"
                   onPress={() => draft.changePass(pass.id, { topUpMl: 0 })}

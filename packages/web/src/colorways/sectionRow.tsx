@@ -1,58 +1,93 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { sectionsOf, withAnotherDye, type Pass, type PlannedPart, type Section } from '@ythrion/core';
+import {
+  canLeaveOutPlace,
+  LIES,
+  withAnotherDye,
+  withoutPlace,
+  withPlace,
+  ZONE_SHAPES,
+  type Dose,
+  type PaintedSection,
+  type PlannedPart,
+  type Section,
+  type Zone,
+} from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 import { newId } from '../parts/newId';
-import { SmallKey } from '../sentence/SmallKey';
+import { Further } from '../sentence/Further';
 import { SaidAmount } from '../sentence/SaidAmount';
+import { SaidChoice } from '../sentence/SaidChoice';
 import { SaidText } from '../sentence/SaidText';
 import { Sentence } from '../sentence/Sentence';
+import { SmallKey } from '../sentence/SmallKey';
 import type { StageRow } from '../parts/YarnStage';
 import type { PassRowsInputs } from './passRows';
 
-/** One painted section: its name and share on the left, its paint on the right. */
+const SHAPES: Record<Zone['shape'], string> = {
+  band: 'as a band',
+  sides: 'down both sides',
+  zigzag: 'in a zigzag',
+  patches: 'in patches',
+};
+
+/** One place that dyes are for: its name, its share and what else it has of its own on the left, what it comes to on the right. */
 export function sectionRow(
   { draft, pass, planned, shelf, onAdded }: PassRowsInputs,
-  section: Section,
+  place: Section,
 ): StageRow {
-  const part = planned.parts.find((candidate) => candidate.id === section.id);
-  const sections = sectionsOf(pass.method);
-  const set = (changes: Partial<Section>): void =>
-    draft.changePass(pass.id, (now) =>
-      withSections(now, (all) =>
-        all.map((other) => (other.id === section.id ? { ...other, ...changes } : other)),
-      ),
-    );
+  const part = planned.parts.find((candidate) => candidate.id === place.id);
+  const set = (changes: Partial<Section & Zone & PaintedSection & Dose>): void =>
+    draft.changePass(pass.id, (now) => withPlace(now, place.id, changes));
   return {
-    key: `section-${section.id}`,
+    key: `section-${place.id}`,
     left: (
       <Sentence>
-        <SaidText label="Section" value={section.name} maxLength={80} onChange={(name) => set({ name })} /> on{' '}
-        <SaidAmount
-          label={`Share of ${section.name}`}
-          kind="sharePercent"
-          value={section.sharePercent}
-          onChange={(sharePercent) => set({ sharePercent })}
-        />{' '}
-        of the goods
+        <SaidText label="Section" value={place.name} maxLength={80} onChange={(name) => set({ name })} />
+        {'minutes' in place ? (
+          <DoseSettings dose={place as Dose} onChange={set} />
+        ) : (
+          <>
+            {' on '}
+            <SaidAmount
+              label={`Share of ${place.name}`}
+              kind="sharePercent"
+              value={place.sharePercent}
+              onChange={(sharePercent) => set({ sharePercent })}
+            />{' '}
+            of the {pass.method.kind === 'dip' ? 'length' : 'goods'}
+          </>
+        )}
+        {'shape' in place && (
+          <>
+            {', '}
+            <SaidChoice
+              label={`How ${place.name} lies`}
+              value={place.shape as Zone['shape']}
+              options={ZONE_SHAPES.map((value) => ({ value, label: SHAPES[value] }))}
+              onChange={(shape) => set({ shape })}
+            />
+          </>
+        )}
+        {'pickUpMlPerG' in place && (
+          <OwnPaint section={place as PaintedSection} usual={usualPickUp(pass.method)} onChange={set} />
+        )}
         <Button
           size="small"
-          aria-label={`Add a dye to ${section.name}`}
+          aria-label={`Add a dye to ${place.name}`}
           sx={{ minHeight: 32, ml: 1, px: 1 }}
           onClick={() => {
             const id = newId();
             onAdded(id);
-            draft.changePass(pass.id, ({ dyes }) => ({
-              dyes: withAnotherDye(dyes, id, shelf, section.id),
-            }));
+            draft.changePass(pass.id, ({ dyes }) => ({ dyes: withAnotherDye(dyes, id, shelf, place.id) }));
           }}
         >
           Add a dye
         </Button>
-        {sections.length > 1 && (
+        {canLeaveOutPlace(pass) && (
           <SmallKey
-            label={`Leave out ${section.name}`}
-            onPress={() => draft.changePass(pass.id, (now) => withoutSection(now, section.id))}
+            label={`Leave out ${place.name}`}
+            onPress={() => draft.changePass(pass.id, (now) => withoutPlace(now, place.id))}
           />
         )}
       </Sentence>
@@ -61,23 +96,65 @@ export function sectionRow(
   };
 }
 
-/** A pass with its sections changed. */
-const withSections = (pass: Pass, change: (sections: readonly Section[]) => Section[]): Partial<Pass> => ({
-  method: { ...pass.method, sections: change(sectionsOf(pass.method)) } as Pass['method'],
-});
+const usualPickUp = (method: object): number =>
+  'pickUpMlPerG' in method && typeof method.pickUpMlPerG === 'number' ? method.pickUpMlPerG : 1;
 
-/** A pass without a section and its dyes; when those were all, one of them goes to what is left. */
-function withoutSection(pass: Pass, id: string): Partial<Pass> {
-  const sections = sectionsOf(pass.method);
-  const rest = sections.filter((other) => other.id !== id);
-  const dyes = pass.dyes.filter((line) => (line.sectionId ?? sections[0]?.id) !== id);
-  return {
-    ...withSections(pass, () => rest),
-    dyes:
-      dyes.length > 0
-        ? dyes
-        : pass.dyes.slice(0, 1).map((line) => ({ ...line, sectionId: rest[0]?.id ?? null })),
-  };
+/** How the goods are tied for a dose, and how long it strikes. */
+function DoseSettings({ dose, onChange }: { dose: Dose; onChange: (changes: Partial<Dose>) => void }) {
+  const { lies, minutes, name } = dose;
+  return (
+    <>
+      : goods{' '}
+      <SaidChoice
+        label={`Goods lie for ${name}`}
+        value={lies.kind}
+        options={LIES.map((kind) => ({ value: kind, label: kind }))}
+        onChange={(kind) => onChange({ lies: { ...lies, kind } })}
+      />
+      {lies.kind !== 'open' && lies.kind !== 'laid flat' && (
+        <>
+          {' '}
+          <SaidAmount
+            label={`Turns or knots for ${name}`}
+            kind="steps"
+            value={lies.count}
+            onChange={(count) => onChange({ lies: { ...lies, count } })}
+          />
+          ×
+        </>
+      )}
+      , strikes{' '}
+      <SaidAmount
+        label={`${name} strikes`}
+        kind="minutes"
+        value={minutes}
+        onChange={(next) => onChange({ minutes: next })}
+      />
+    </>
+  );
+}
+
+/** Paint that a section takes for itself, where that is more or less than the others. */
+function OwnPaint({
+  section,
+  usual,
+  onChange,
+}: {
+  section: PaintedSection;
+  usual: number;
+  onChange: (changes: Partial<PaintedSection>) => void;
+}) {
+  return (
+    <Further label={`More about ${section.name}`} usual={section.pickUpMlPerG === null}>
+      , takes{' '}
+      <SaidAmount
+        label={`Paint of ${section.name}`}
+        kind="pickUp"
+        value={section.pickUpMlPerG ?? usual}
+        onChange={(pickUpMlPerG) => onChange({ pickUpMlPerG })}
+      />
+    </Further>
+  );
 }
 
 function PartResult({ part }: { part: PlannedPart }) {
@@ -89,7 +166,11 @@ function PartResult({ part }: { part: PlannedPart }) {
           <FigureText figure={part.goods} name={`Goods in ${part.name}`} />, filled up with{' '}
           <FigureText figure={part.fillUp} name={`Water for ${part.name}`} /> ·{' '}
         </>
-      ) : null}
+      ) : (
+        <>
+          <FigureText figure={part.goods} name={`Goods in ${part.name}`} /> of goods ·{' '}
+        </>
+      )}
       <FigureText figure={part.dos} name={`Depth on ${part.name}`} />
     </Typography>
   );

@@ -26,7 +26,14 @@ export function PourResult({ pour, known = [] }: { pour: PourLine; known?: reado
           · <FigureText figure={pour.dos} name={`Depth of ${pour.dyeName}`} />
         </>
       )}
-      {pour.doses > 1 && (
+      {pour.later.map((dose, i) => (
+        <span key={i}>
+          {' '}
+          · {i === 0 && <FigureText figure={pour.each} name={`First dose of ${pour.dyeName}`} />}, then{' '}
+          <FigureText figure={dose.amount} name={`Dose ${i + 2} of ${pour.dyeName}`} />
+        </span>
+      ))}
+      {pour.doses > 1 && pour.later.length === 0 && (
         <>
           {' '}
           · {pour.doses} doses of <FigureText figure={pour.each} name={`One dose of ${pour.dyeName}`} />

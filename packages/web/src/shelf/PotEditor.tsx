@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { POT_KINDS, potSchema, type Pot } from '@ythrion/core';
 import { EditorFrame } from './EditorFrame';
+import { FloorFields } from './FloorFields';
 import { AmountField, ChoiceField, plainOptions, WordField } from './fields';
 import { useShelfForm } from './useShelfForm';
 
@@ -18,6 +19,9 @@ export function PotEditor({ id, pot }: { id: string; pot: Pot | undefined }) {
       efficiencyPercent: 60,
       vesselJPerK: 900,
       lossWPerK: 5,
+      floor: null,
+      wallCm: null,
+      places: null,
       note: '',
       retired: false,
     },
@@ -41,6 +45,9 @@ export function PotEditor({ id, pot }: { id: string; pot: Pot | undefined }) {
           label="Loses, W per °C above the room"
           kind="heatLoss"
         />
+        <FloorFields control={control} />
+        <AmountField control={control} name="wallCm" label="Wall, from its floor" kind="length" />
+        <AmountField control={control} name="places" label="Room for bundles" kind="count" />
       </Box>
       <WordField control={control} name="note" label="Note" multiline />
       <Typography variant="body2" color="text.secondary">

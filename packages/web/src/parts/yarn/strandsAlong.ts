@@ -2,7 +2,7 @@ import type { Colored, Strand } from '@ythrion/core';
 import { shade, strokePath, trace, type Point } from './pen';
 
 /** What a strand throws on those beside it. */
-const SHADOW = '#00000073';
+const SHADOW = '#00000052';
 
 /**
  * Draws strands along their ways, each over its own shadow so that one is told from the next, in runs of one color.
@@ -20,7 +20,7 @@ export function strandsAlong(
     pen.strokeStyle = SHADOW;
     pen.lineWidth = thickness + 0.8;
     strokePath(pen, way);
-    pen.lineWidth = thickness * 0.72;
+    pen.lineWidth = thickness * 0.86;
     for (const [place, runs] of runsOf(at.subarray(s * steps, (s + 1) * steps))) {
       pen.strokeStyle = shade(palette[place] ?? '#efe9dc', strand.shade);
       pen.beginPath();
