@@ -114,6 +114,7 @@ async function begun(url: string, colorwayId: string): Promise<number> {
     colorwayId,
     colorwayVersion: colorway.version,
     againOf: null,
+    loadOf: null,
     startedAt: new Date().toISOString(),
     formulation: formulateColorway(colorway, shelf),
   };

@@ -55,7 +55,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             // What most screens share packs better in one file than in sixty.
-            { name: 'shared', minShareCount: 8, test: (id) => !isSchema(id), priority: 2 },
+            { name: 'shared', minShareCount: 10, test: (id) => !isSchema(id), priority: 2 },
             // Schemas and what reads them are a fifth of the whole, and the bench asks for none.
             { name: 'schemas', test: isSchema, includeDependenciesRecursively: false, priority: 1 },
           ],

@@ -25,6 +25,7 @@ export function begunBatch(formulation: Formulation, events: Event[] = []): Batc
     colorwayId: null,
     colorwayVersion: null,
     againOf: null,
+    loadOf: null,
     startedAt: AT,
     formulation,
     card: cardOf(formulation, planFormulation(formulation)),

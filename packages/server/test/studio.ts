@@ -61,6 +61,7 @@ export function begin(id: string, changes: Partial<BeginBatch> = {}): BeginBatch
     colorwayId: null,
     colorwayVersion: null,
     againOf: null,
+    loadOf: null,
     startedAt: '2026-03-01T10:00:00Z',
     formulation: FORMULATION,
     ...changes,

@@ -19,6 +19,7 @@ export const API = {
   running: '/api/running',
   cups: '/api/cups',
   soughts: '/api/soughts',
+  orders: '/api/orders',
   find: '/api/find',
   document: '/api/document',
   /** The same as an archive, for any size. */

@@ -1,7 +1,6 @@
 import type { Shelf } from '../recipe/materials';
-import type { Recipe } from '../recipe/recipe';
 import { planInFirstFree, planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
-import { resizeRecipe } from './resize';
+import { withCount } from './withCount';
 
 /** A batch that is to be begun beside others. */
 export interface AskedBatch {
@@ -36,16 +35,4 @@ export function planTogether<Asked extends AskedBatch>(
     if (pot) taken.set(pot.id, colorway.name);
     return { ...planned, asked: one };
   });
-}
-
-/** A recipe for so many pieces of its first goods, at the same depth. */
-function withCount(
-  recipe: Recipe,
-  count: number | null,
-  { plan }: Extract<PlanOrWhy, { problem: null }>,
-): Recipe {
-  const [first, ...others] = recipe.goods;
-  if (count === null || !first || count === first.count) return recipe;
-  const goods = [{ ...first, count, weighedGrams: null }, ...others];
-  return resizeRecipe(recipe, { kind: 'same depth', goods }, plan);
 }

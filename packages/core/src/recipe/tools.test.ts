@@ -5,7 +5,7 @@ import { inksOf, likelyPrimaries, printOfScreen } from './fromPrint';
 import { formulate } from './materials';
 import { changeMethod, newPass } from './newColorway';
 import { METHOD_KINDS } from '../method';
-import { passFromPattern } from './pattern';
+import { passFromPattern } from './passFromPattern';
 import { passPhCurve } from '../plan/passPhCurve';
 import { planFormulation } from '../plan/plan';
 import type { Plan } from '../plan/planTypes';

@@ -1,7 +1,7 @@
 import { methodFacts, type MethodKind } from '../method';
 import type { Shelf } from './materials';
 import { jarFor, newPass, usualBath } from './newColorway';
-import { passFromPattern } from './pattern';
+import { passFromPattern } from './passFromPattern';
 import type { Pass } from './recipe';
 import { entryIn } from './dyeEntry';
 

@@ -8,6 +8,7 @@ import { formatAmount } from '../units/formatQuantity';
 import type { Card } from './card';
 import { cardAct } from './cardLines';
 import type { Event, EventOf } from './event';
+import { admitMap, admitOutcome } from './panMap';
 
 /** A jar or a dye as far as an event is held against it. */
 export interface KnownMaterials {
@@ -25,6 +26,8 @@ export interface KnownMaterials {
 export function admitEvent(event: Event, card: Card, find: (id: string) => Event | undefined): void {
   if (event.kind === 'act' || event.kind === 'begun') admitPlanned(event, card);
   if (event.kind === 'altered') admitAlteration(event, card);
+  if (event.kind === 'mapped') admitMap(event, card);
+  if (event.kind === 'came out') admitOutcome(event, card);
   if (event.kind === 'struck') admitStrike(event, find);
   if (event.kind === 'poured' || event.kind === 'kept')
     throw new FieldError('kind', `An entry “${event.kind}” belongs to a cup, not to a batch.`);

@@ -4,9 +4,10 @@ import { formulationSchema, recipeSchema } from '../recipe/recipe';
 import { begunPassSchema } from './alter/alterationSchema';
 import { cardSchema } from './card';
 import { eventSchema } from './event';
+import { loadSchema } from './loadSchema';
 
 /** What a batch was begun from. A pass that got no dye, or that nobody planned, has none. */
-const begunFromSchema = formulationSchema.extend({
+export const begunFromSchema = formulationSchema.extend({
   recipe: recipeSchema.extend({
     passes: z.array(begunPassSchema).max(12, { error: 'A batch can have at most 12 passes.' }),
   }),
@@ -21,6 +22,8 @@ export const batchSchema = z.strictObject({
   colorwayVersion: z.int().min(1).nullable().default(null),
   /** The batch this one repeats. */
   againOf: idSchema.nullable().default(null),
+  /** Which load of an order it is; null for a batch by itself. */
+  loadOf: loadSchema.nullable().default(null),
   startedAt: instantSchema,
   formulation: begunFromSchema,
   card: cardSchema,

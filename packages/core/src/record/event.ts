@@ -30,6 +30,12 @@ const stamp = {
   person: z.string().trim().max(80).nullable(),
 };
 
+/** Places of a map along one side. */
+const sideSchema = z
+  .int({ error: 'A map has whole numbers of places.' })
+  .min(1, { error: 'The places of a map are counted from 1.' })
+  .max(12, { error: 'A map has at most 12 places along a side.' });
+
 /** What was typed, as it was typed; empty where a key said it. */
 const writtenSchema = z.string().max(LONGEST_SAID);
 const cupShareSchema = z
@@ -89,6 +95,23 @@ export const eventSchema = z.discriminatedUnion(
       dye: dyeSchema.nullable(),
       /** Null for dry powder. */
       stock: stockSchema.nullable(),
+    }),
+    /** Who lies where in a pan or on a tray, as it was drawn. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('mapped'),
+      columns: sideSchema,
+      rows: sideSchema,
+      cells: z.array(z.strictObject({ column: sideSchema, row: sideSchema, goods: idSchema })).max(144),
+    }),
+    /** How a line of goods came out, or the piece of it that lay on one place of the map. */
+    z.strictObject({
+      ...stamp,
+      kind: z.literal('came out'),
+      goods: idSchema,
+      cell: z.strictObject({ column: sideSchema, row: sideSchema }).nullable(),
+      outcome: z.enum(OUTCOMES, { error: `An outcome must be one of ${OUTCOMES.join(', ')}.` }),
+      note: noteSchema,
     }),
     /** It is an attempt at a color that somebody looks for. */
     z.strictObject({ ...stamp, kind: z.literal('sought'), color: idSchema }),

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { codeSchema, hexSchema, idSchema, nameSchema, noteSchema } from './common';
 import { FIBER_NAMES } from './fibers';
+import { FORMS } from './forms';
 import { quantity } from './quantitySchema';
-
-export const FORMS = ['skein', 'mini', 'top', 'blank', 'finished piece', 'flat piece'] as const;
 
 const fiberShareSchema = z.strictObject({
   fiber: z.enum(FIBER_NAMES, { error: `A fiber must be one of ${FIBER_NAMES.join(', ')}.` }),

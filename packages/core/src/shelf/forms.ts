@@ -1,6 +1,6 @@
-import type { Base } from './base';
-
-type Form = Base['form'];
+/** What goods are. */
+export const FORMS = ['skein', 'mini', 'top', 'blank', 'finished piece', 'flat piece'] as const;
+export type Form = (typeof FORMS)[number];
 
 /** Goods that are pressed, dripped and dried flat: wrung or twisted they felt or lose their shape. */
 const NEVER_WRUNG: readonly Form[] = ['top', 'blank', 'flat piece', 'finished piece'];

@@ -1,12 +1,9 @@
 import { absorbedBy, throughDye } from '../color/drawnColor';
 import { linearRgb, rgbHex, type Rgb } from '../color/srgb';
-import type { Base } from '../shelf/base';
+import type { Form } from '../shelf/forms';
 import { laid, type Coat } from './coat';
 import { spotAt, type Ends, type Spot } from './spot';
 import { seededStream } from './strands';
-
-/** What goods are. */
-type Form = Base['form'];
 
 /** How goods look at a moment: their own color, and what went over it, first to last. For drawing only. */
 export interface YarnLook {

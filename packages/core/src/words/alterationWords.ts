@@ -37,6 +37,10 @@ export function alterationWords(change: Alteration, reading: Reading): string {
       return `From here on in: ${about}`;
     case 'set':
       return set === null ? 'Set otherwise' : `Set by ${setMethodFacts(set.method).label}`;
+    case 'shared':
+      return `Set together with ${about}, which is a guest here`;
+    case 'set elsewhere':
+      return `Set together with ${about}, in whose record it is waited for`;
     case 'not clear':
       return `The bath was not clear. Put in: ${titles(lines.length > 0 ? lines : instead)}`;
     case 'pale inside':

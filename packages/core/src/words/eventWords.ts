@@ -11,7 +11,10 @@ import { dyeName } from '../record/dyeTotals';
 import { isOpen } from '../record/open/isOpen';
 import { SOURCE_QUESTION } from '../record/open/sourceChanged';
 import type { Event, EventOf } from '../record/event';
+import { goodsOf } from '../record/cardGoods';
+import { shownOf } from '../record/panMap';
 import { DROPPED } from '../record/words';
+import { cellWords } from './cellWords';
 import type { Dye } from '../shelf/dye';
 import { formatAmount } from '../units/formatQuantity';
 import { isSpokenAmount } from '../record/saidInRecord';
@@ -38,6 +41,10 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
       return pouredWords(event);
     case 'kept':
       return `${partOfCup(event.share)} kept${event.dye ? ` as ${event.dye.name}` : ''}`;
+    case 'mapped':
+      return `Laid out: ${mapWords(event, reading)}`;
+    case 'came out':
+      return cameOutWords(event, reading);
     case 'sought':
       return 'An attempt at a sought color';
     case 'named':
@@ -48,6 +55,20 @@ export function eventWords(event: Event, reading: Reading, events: readonly Even
       if (event.standing === DROPPED) return 'Dropped: begun by mistake';
       return `Closed: ${event.outcome}, ${event.standing}${event.note === '' ? '' : `. ${event.note}`}`;
   }
+}
+
+/** What a map shows, line by line: `3 × Ratchet Sock, 2 × Sexton worsted`. */
+const mapWords = (map: EventOf<'mapped'>, { batch }: Reading): string =>
+  goodsOf(batch.card)
+    .flatMap(({ line, name }) => {
+      const shown = shownOf(map, line);
+      return shown > 0 ? [`${shown} × ${name}`] : [];
+    })
+    .join(', ');
+
+function cameOutWords({ goods, cell, outcome, note }: EventOf<'came out'>, { batch }: Reading): string {
+  const name = goodsOf(batch.card).find(({ line }) => line === goods)?.name ?? 'goods';
+  return `${name}${cell ? `, ${cellWords(cell)}` : ''}: ${outcome}${note === '' ? '' : `. ${note}`}`;
 }
 
 function pouredWords({ share, batch, into }: EventOf<'poured'>): string {

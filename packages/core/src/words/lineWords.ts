@@ -256,18 +256,26 @@ function placeTitle(
     const spare = goodsOf(batch.card).filter((goods) => act.goods.includes(goods.line));
     return `Put ${spare.map((goods) => goods.name).join(' and ')} in to catch what is left`;
   }
-  if (act.purpose === 'unplanned')
-    return `Put ${goodsOf(batch.card)
-      .filter((goods) => act.goods.includes(goods.line))
-      .map((goods) => `${goods.count} × ${goods.name}`)
-      .join(' and ')} in with them`;
+  if (act.purpose === 'unplanned') return `Put ${namesOf(act.goods, batch.card)} in with them`;
   if (isSoak(batch.card, act.vessel) && act.purpose === null) return 'Lay the goods into the acid soak';
-  if (act.purpose === 'set') return 'Lay the goods in a pan, with what melted';
+  if (act.purpose === 'set')
+    return act.goods.length === 0
+      ? 'Lay the goods in a pan, with what melted'
+      : `Lay ${namesOf(act.goods, batch.card)} in beside them, not touching`;
   if (method) return methodFacts(method.kind).words.goodsIn(method, line);
   return act.wet ? 'Lift the goods in, open, and stir' : 'Lay the dry goods in';
 }
 
+/** Lines of goods by their count and name. */
+const namesOf = (lines: readonly string[], card: Card): string =>
+  goodsOf(card)
+    .filter(({ line }) => lines.includes(line))
+    .map(({ count, name }) => `${count} × ${name}`)
+    .join(' and ');
+
 function handleTitle(line: CardAct, act: ActOf<'handle'>, { batch }: Reading): string {
+  if (act.what === 'unwrap' && act.purpose === 'set')
+    return 'Take the goods out of the shared set, once it is over and has cooled';
   if (act.what !== 're-tie')
     return {
       turn: 'Turn the goods',

@@ -48,6 +48,7 @@ export async function beginAgain(
       colorwayId,
       colorwayVersion,
       againOf: of.id,
+      loadOf: null,
       formulation: { ...formulation, name: begin.name },
       card: writable(card),
       code: '',

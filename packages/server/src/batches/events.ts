@@ -1,6 +1,7 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import {
   asItStands,
+  begunFromSchema,
   checkEvent,
   closedSummary,
   dyedSummary,
@@ -104,7 +105,13 @@ async function beginning(storage: Storage, id: string, transaction: Transaction)
     row,
     altered: altered.every,
     begun: asItStands(
-      { ...row, formulation: JSON.parse(plan.formulation) as Formulation, card },
+      {
+        ...row,
+        loadOf: null,
+        // What later versions added takes its default.
+        formulation: begunFromSchema.parse(JSON.parse(plan.formulation)),
+        card,
+      },
       altered.standing,
     ),
   };

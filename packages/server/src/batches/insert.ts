@@ -52,6 +52,8 @@ function lineOf(batch: Batch, dyes: Shelf['dyes']): BatchRow {
     look: JSON.stringify(summary.look),
     colorwayVersion: batch.colorwayVersion,
     againOf: batch.againOf,
+    orderId: batch.loadOf?.order ?? null,
+    loadOf: batch.loadOf && JSON.stringify(batch.loadOf),
     search: searchText(summary, lastVerdict(batch.events)?.note ?? ''),
   };
 }

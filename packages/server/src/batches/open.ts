@@ -55,6 +55,7 @@ export async function beginOpen(
       colorwayId: null,
       colorwayVersion: null,
       againOf: null,
+      loadOf: null,
       formulation,
       card: writable(card),
       code: '',

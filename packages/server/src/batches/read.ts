@@ -19,13 +19,14 @@ interface RecordRow {
   colorwayId: string | null;
   colorwayVersion: number | null;
   againOf: string | null;
+  loadOf: string | null;
   startedAt: string;
   formulation: string | null;
   card: string | null;
 }
 
 const RECORDS = `SELECT b.id, b.code, b.name, b.colorway_id AS colorwayId, b.colorway_version AS colorwayVersion,
-    b.again_of AS againOf, b.started_at AS startedAt, p.formulation, p.card
+    b.again_of AS againOf, b.load_of AS loadOf, b.started_at AS startedAt, p.formulation, p.card
   FROM batches b LEFT JOIN batch_plans p ON p.batch_id = b.id`;
 
 /** One batch with its whole record. @throws NotFound, DamagedRecord */
@@ -107,8 +108,8 @@ export async function* everyRecord(asked: Select): AsyncGenerator<RecordTexts[]>
 }
 
 /** A batch, all of it whole, as the one text of an open document. What was written is not written anew, so it is quick. */
-export function textOf({ row: { formulation, card, ...row }, events }: RecordTexts): string {
-  const text = `${JSON.stringify(row).slice(0, -1)},"formulation":${formulation},"card":${card},"events":[${events.join()}]}`;
+export function textOf({ row: { formulation, card, loadOf, ...row }, events }: RecordTexts): string {
+  const text = `${JSON.stringify(row).slice(0, -1)},"loadOf":${loadOf ?? 'null'},"formulation":${formulation},"card":${card},"events":[${events.join()}]}`;
   return text.includes('\n') ? JSON.stringify(JSON.parse(text)) : text;
 }
 
@@ -142,10 +143,11 @@ export function select<T extends object>(
 }
 
 /** Read through its schema, so that what later versions added takes its default in an older record. */
-function toBatch({ formulation, card, ...row }: RecordRow, events: readonly string[]): Batch {
+function toBatch({ formulation, card, loadOf, ...row }: RecordRow, events: readonly string[]): Batch {
   try {
     return batchSchema.parse({
       ...row,
+      loadOf: parsed(loadOf),
       formulation: parsed(formulation),
       card: parsed(card),
       events: events.map(parsed),

@@ -16,6 +16,7 @@ import { beginBatch } from './begin';
 import { bookPage } from './book';
 import { beginOpen } from './open';
 import { addEvent } from './events';
+import { openOrders, orderOf } from './orders';
 import { readBatch, runningBatches } from './read';
 import { wentInto } from './wentInto';
 
@@ -45,6 +46,11 @@ export function batchRoutes(storage: Storage): Router {
   router.get(
     `${API.soughts}/:id/attempts`,
     async (request, response) => void response.json(await attemptsAt(storage, request.params.id)),
+  );
+  router.get(API.orders, async (_request, response) => void response.json(await openOrders(storage)));
+  router.get(
+    `${API.orders}/:id`,
+    async (request, response) => void response.json(await orderOf(storage, request.params.id)),
   );
   router.post(API.batches, async (request, response) => {
     const begin = beginBatchSchema.parse(request.body);

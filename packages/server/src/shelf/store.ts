@@ -12,7 +12,7 @@ import type {
   Studio,
   Tool,
 } from '@ythrion/core';
-import { DEFAULT_STUDIO, USUAL_HABITS, premixChecker } from '@ythrion/core';
+import { DEFAULT_STUDIO, patternSchema, USUAL_HABITS, premixChecker } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -105,8 +105,12 @@ export async function list<R extends ShelfResource>(
 ): Promise<ShelfItems[R][]> {
   const order = resource === 'stocks' ? 'id' : resource === 'tools' ? 'capacity' : 'name';
   const rows = await table(storage, resource).findAll({ order: [order], transaction });
-  return rows.map((row) => row.get({ plain: true }));
+  return rows.map((row) => asOfToday(resource, row.get({ plain: true })));
 }
+
+/** A pattern as it was kept, what later versions added to its way with their defaults; anything else as it stands. */
+const asOfToday = <R extends ShelfResource>(resource: R, item: ShelfItems[R]): ShelfItems[R] =>
+  resource === 'patterns' ? (patternSchema.parse(item) as ShelfItems[R]) : item;
 
 /** Materials a recipe or a record may refer to. */
 export async function materials(storage: Storage, transaction?: Transaction): Promise<Shelf> {

@@ -228,4 +228,12 @@ export const MIGRATIONS: Migration[] = [
       `ALTER TABLE pots ADD COLUMN places INTEGER`,
     ],
   },
+  {
+    name: '015-loads-of-an-order',
+    steps: [
+      `ALTER TABLE batches ADD COLUMN order_id TEXT`,
+      `ALTER TABLE batches ADD COLUMN load_of TEXT`,
+      `CREATE INDEX batches_order ON batches (order_id) WHERE order_id IS NOT NULL`,
+    ],
+  },
 ];

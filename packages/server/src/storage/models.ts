@@ -66,6 +66,9 @@ export interface BatchRow extends Omit<BatchSummary, 'look'> {
   look: string;
   colorwayVersion: number | null;
   againOf: string | null;
+  /** The order it is a load of, and which load, as JSON text. */
+  orderId: string | null;
+  loadOf: string | null;
   search: string;
 }
 /** What a batch was begun from: as JSON text, read and checked by whoever needs it. Never changes. */
@@ -284,6 +287,8 @@ export function defineModels(sequelize: Sequelize): Models {
         colorwayId: optionalText(),
         colorwayVersion: { type: DataTypes.INTEGER, allowNull: true },
         againOf: optionalText(),
+        orderId: optionalText(),
+        loadOf: optionalText(),
         startedAt: text(),
         closedAt: optionalText(),
         wogGrams: real(),

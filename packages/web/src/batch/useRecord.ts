@@ -1,21 +1,9 @@
 import { useLayoutEffect, useMemo, useRef } from 'react';
-import {
-  checkEvent,
-  everyLine,
-  momentOf,
-  strikeOut,
-  type Batch,
-  type Event,
-  type NewEvent,
-  type ShelfResponse,
-} from '@ythrion/core';
+import { strikeOut, type Batch, type NewEvent } from '@ythrion/core';
 import { useQueryClient } from '@tanstack/react-query';
-import { saidOfEntry } from '../api/client';
-import { studioNow } from '../api/studioClock';
-import { askToKeep, outbox } from '../outbox/thisDevice';
 import { restKeys } from '../parts/restKeys';
 import { say } from '../parts/say';
-import { KEYS } from '../studio/queries';
+import { enterInto } from './enterInto';
 
 /** Enters things into the record of a batch. False when they could not be entered, which has been said. */
 export interface Recorder {
@@ -37,30 +25,7 @@ export function useRecord(batch: Batch): Recorder {
     latest.current = batch;
   });
   return useMemo(() => {
-    const enter = async (events: readonly NewEvent[]): Promise<Event[] | null> => {
-      const { current } = latest;
-      const at = momentOf(current, studioNow());
-      try {
-        const shelf = queries.getQueryData<ShelfResponse>(KEYS.shelf);
-        const made = events.map((event) => outbox.aside(current.id, event, at));
-        // What comes onto the card may be done at once.
-        const card = everyLine(current.card, made);
-        for (const event of made)
-          checkEvent(event, card, findIn(current), {
-            dyes: [...current.formulation.dyes, ...(shelf?.dyes ?? [])],
-            stocks: shelf && [...current.formulation.stocks, ...shelf.stocks],
-          });
-        const entered = await outbox.enter(
-          current.id,
-          events.map((event) => ({ event, at })),
-        );
-        askToKeep();
-        return entered;
-      } catch (error) {
-        say(saidOfEntry(error));
-        return null;
-      }
-    };
+    const enter = (events: readonly NewEvent[]) => enterInto(queries, latest.current, events);
     const recordAll: Recorder['recordAll'] = async (events, undoWord) => {
       restKeys();
       const entered = await enter(events);
@@ -74,8 +39,3 @@ export function useRecord(batch: Batch): Recorder {
     return { recordAll, record: (event, undoWord) => recordAll([event], undoWord) };
   }, [queries]);
 }
-
-const findIn =
-  ({ events }: Batch) =>
-  (id: string): Event | undefined =>
-    events.find((event) => event.id === id) ?? outbox.find(id);

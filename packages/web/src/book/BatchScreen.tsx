@@ -24,6 +24,7 @@ import {
   vesselOfCard,
   weightOfGoods,
   type ShelfResponse,
+  tellsPieces,
 } from '@ythrion/core';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
@@ -31,11 +32,13 @@ import { OpenedBatch } from '../batch/OpenedBatch';
 import { batchView } from '../batch/batchView';
 import { CheckBar } from '../batch/CheckBar';
 import { CloseBatch } from '../batch/CloseBatch';
+import { HowEachCameOut } from '../batch/HowEachCameOut';
 import { Doubts } from '../batch/Doubts';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
 import { CameFrom, WentInto } from './CameFrom';
 import { KeepVersion } from '../batch/KeepVersion';
+import { LoadOf } from './LoadOf';
 import { TrueParts } from './TrueParts';
 
 /** One batch as it really was: its true recipe, where it left the plan, and everything that happened, in order. */
@@ -94,6 +97,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
                 .{' '}
               </>
             )}
+            {batch.loadOf && <LoadOf load={batch.loadOf} />}
             {batch.againOf && (
               <>
                 Dyed again from <Link to={`/book/${batch.againOf}`}>an earlier batch</Link>.
@@ -190,6 +194,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
             )}
             . {open ? 'Begun without a plan.' : `Set by ${setMethodFacts(set.method).label}.`}
           </Typography>
+          {tellsPieces(batch) && <HowEachCameOut batch={batch} recorder={recorder} />}
           <CameFrom batch={batch} dyes={reading.dyes} recorder={recorder} />
           <WentInto batchId={batch.id} />
           <KeepVersion batch={batch} version={actual.version} reading={reading} />

@@ -34,8 +34,8 @@ export function CameFrom({
     <Box component="section" aria-label="From earlier batches" sx={{ mt: 1.5 }}>
       <Typography variant="h2">From earlier batches</Typography>
       {bath && <Bath batch={batch} from={bath.from.batch} dyes={dyes} recorder={recorder} />}
-      {goods.map(({ line, name, batch: from }) => (
-        <Goods key={line} name={name} from={from} dyes={dyes} />
+      {goods.map(({ line, name, batch: from, guest }) => (
+        <Goods key={line} name={name} from={from} guest={guest} dyes={dyes} />
       ))}
     </Box>
   );
@@ -81,10 +81,27 @@ function Bath({
 }
 
 /** What the goods had on them: it counts in no depth of this batch. */
-function Goods({ name, from, dyes }: { name: string; from: string; dyes: readonly Dye[] }) {
+function Goods({
+  name,
+  from,
+  guest,
+  dyes,
+}: {
+  name: string;
+  from: string;
+  guest: boolean;
+  dyes: readonly Dye[];
+}) {
   const earlier = useBatch(from).data;
   const found = useMemo(() => (earlier ? actualRecipe(earlier, dyes).dyes : []), [earlier, dyes]);
   if (!earlier) return null;
+  if (guest)
+    return (
+      <Typography>
+        {name} of <Link to={`/book/${earlier.id}`}>batch {earlier.code}</Link>, {earlier.name}, was a guest in
+        its set.
+      </Typography>
+    );
   return (
     <Typography>
       {name} comes from <Link to={`/book/${earlier.id}`}>batch {earlier.code}</Link>
@@ -104,7 +121,9 @@ export function WentInto({ batchId }: { batchId: string }) {
       <Typography variant="h2">Into later batches</Typography>
       {into.map(({ id, code, name, gave }) => (
         <Typography key={`${id} ${gave.what}`}>
-          {gave.what === 'bath' ? 'Its bath' : gave.names.join(', ')} went into{' '}
+          {gave.what === 'bath'
+            ? 'Its bath went into'
+            : `${gave.names.join(', ')} ${gave.what === 'guests' ? 'was set together with' : 'went into'}`}{' '}
           <Link to={`/book/${id}`}>batch {code}</Link>, {name}.
         </Typography>
       ))}

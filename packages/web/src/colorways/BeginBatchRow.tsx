@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import {
   firstFree,
   formulateColorway,
@@ -104,6 +104,11 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
                 ? 'Begin this batch'
                 : `Begin beside ${beside}, both in one pot`}
       </Button>
+      {!isNew && !draft.changed && (
+        <Button component={Link} to={`/colorways/order?colorway=${colorway.id}`} size="small">
+          Split it into loads
+        </Button>
+      )}
     </Box>
   );
 }

@@ -39,6 +39,9 @@ export function ColorwaysScreen() {
         <Button component={Link} to="/colorways/start" variant="outlined">
           Start several
         </Button>
+        <Button component={Link} to="/colorways/order" variant="outlined">
+          Split an order
+        </Button>
         <LookFor />
         {retired > 0 && (
           <Tick

@@ -41,14 +41,16 @@ const OldNoteForm = lazy(async () => ({ default: (await import('./OldNoteForm'))
 
 export interface FormulationProps {
   saved: Colorway;
+  /** Its draft as it was left in this browser. */
+  kept: Colorway | null;
   isNew: boolean;
   shelf: ShelfResponse;
   versions: readonly ColorwayOnList[];
 }
 
 /** The heart of the product: the yarn's way from undyed to finished, decisions left, what they come to right. */
-export function Formulation({ saved, isNew, shelf, versions }: FormulationProps) {
-  const draft = useDraft(saved, isNew);
+export function Formulation({ saved, kept, isNew, shelf, versions }: FormulationProps) {
+  const draft = useDraft(saved, isNew, kept);
   const { colorway } = draft;
   const { recipe } = colorway;
   const { plan, formulation, problem } = usePlan(colorway, shelf, useInUse());

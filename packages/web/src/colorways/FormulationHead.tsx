@@ -3,15 +3,7 @@ import Button from '@mui/material/Button';
 import InputBase from '@mui/material/InputBase';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import {
-  colorwaySchema,
-  dayOf,
-  type Colorway,
-  type ColorwayOnList,
-  type Formulation,
-  type Plan,
-  problemsOf,
-} from '@ythrion/core';
+import { dayOf, type Colorway, type ColorwayOnList, type Formulation, type Plan } from '@ythrion/core';
 import { everythingReads } from '../parts/everythingReads';
 import { saidOf } from '../api/client';
 import { useSaveColorway } from '../studio/queries';
@@ -51,15 +43,10 @@ export function FormulationHead({
   const newest = versions[0];
   const keep = async (changes: Partial<Colorway> = {}): Promise<void> => {
     if (!everythingReads()) return;
-    const next = colorwaySchema.safeParse({
-      ...draft.asItStands(),
-      ...changes,
-      version: isNew ? 1 : (newest?.version ?? 0) + 1,
-    });
-    if (!next.success)
-      return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be saved yet.');
+    const version = isNew ? 1 : (newest?.version ?? 0) + 1;
     try {
-      const { savedAt: _, ...kept } = await save.mutateAsync(next.data);
+      // The server says what cannot be saved, field by field.
+      const { savedAt: _, ...kept } = await save.mutateAsync({ ...draft.asItStands(), ...changes, version });
       draft.takeUp(kept);
       say(`Version ${kept.version} saved.`);
       if (isNew) void navigate(`/colorways/${kept.id}`, { replace: true });

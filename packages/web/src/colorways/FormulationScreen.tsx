@@ -7,6 +7,7 @@ import {
   missingForColorway,
   newColorway,
   type Colorway,
+  type ColorwayOnList,
   type Recipe,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -14,6 +15,7 @@ import { useColorway, useColorways, useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { Formulation } from './Formulation';
+import { useKeptDraft } from './useKeptDraft';
 
 /** Opens a colorway, or begins a new one, once what it needs is at hand. */
 export function FormulationScreen() {
@@ -31,15 +33,25 @@ export function FormulationScreen() {
   }
   const [newest] = versions.data ?? [];
   return newest ? (
-    <Formulation
-      key={newest.id}
-      saved={withoutDate(newest)}
-      isNew={false}
-      shelf={shelf.data}
-      versions={versions.data ?? []}
-    />
+    <SavedFormulation key={newest.id} newest={newest} shelf={shelf.data} versions={versions.data ?? []} />
   ) : (
     <Waiting />
+  );
+}
+
+interface SavedProps {
+  newest: ColorwayOnList;
+  shelf: ShelfResponse;
+  versions: readonly ColorwayOnList[];
+}
+
+/** A colorway that was saved before, with what was changed in this browser since. */
+function SavedFormulation({ newest, shelf, versions }: SavedProps) {
+  const [opened] = useState(newest);
+  const kept = useKeptDraft(opened);
+  if (kept === undefined) return <Waiting />;
+  return (
+    <Formulation saved={withoutDate(newest)} kept={kept} isNew={false} shelf={shelf} versions={versions} />
   );
 }
 
@@ -50,7 +62,7 @@ function withoutDate({ savedAt: _, ...colorway }: Colorway & { savedAt: string }
 function NewFormulation({ shelf, before }: { shelf: ShelfResponse; before: Recipe | undefined }) {
   const missing = missingForColorway(shelf);
   const [fresh] = useState(() => (missing === null ? newColorway(newId(), shelf, newId, before) : null));
-  if (fresh) return <Formulation saved={fresh} isNew shelf={shelf} versions={[]} />;
+  if (fresh) return <Formulation saved={fresh} kept={null} isNew shelf={shelf} versions={[]} />;
   return (
     <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
       <Typography variant="h1">

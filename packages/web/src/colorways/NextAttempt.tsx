@@ -85,6 +85,7 @@ export function NextAttempt({ sought, attempts, number, shelf }: NextAttemptProp
         colorwayId: null,
         colorwayVersion: null,
         againOf: from.batch.id,
+        loadOf: null,
         startedAt: studioNow(),
         formulation: made.formulation,
       });

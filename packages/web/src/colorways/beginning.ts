@@ -12,6 +12,7 @@ export const beginning = (
   colorwayId: id,
   colorwayVersion: version,
   againOf: null,
+  loadOf: null,
   startedAt: studioNow(),
   formulation,
 });

@@ -1,5 +1,6 @@
 import { useEffect, useReducer, useRef } from 'react';
-import { colorwaySchema, upgradeRecipe, type Colorway, type Pass, type Recipe } from '@ythrion/core';
+import type { Colorway, Pass, Recipe } from '@ythrion/core';
+import { draftKey } from './draftKey';
 import { draftReducer, type DraftAction, type DraftState } from './draftHistory';
 
 /** What was typed, by the path of its field; an empty text means the plain number stands for itself. */
@@ -33,14 +34,15 @@ export interface Draft {
   redo: (() => void) | null;
 }
 
-const keyOf = (id: string): string => `ythrion.draft.${id}`;
-
-/** Opens the draft of a saved colorway, as it was left in this browser, or the saved version itself. */
-export function useDraft(saved: Colorway, isNew: boolean): Draft {
-  const [state, show] = useReducer(draftReducer, saved, (kept): DraftState => ({
-    base: kept,
+/**
+ * Opens the draft of a saved colorway, or the saved version itself.
+ * @param kept the draft as it was left in this browser; null where there is none
+ */
+export function useDraft(saved: Colorway, isNew: boolean, kept: Colorway | null): Draft {
+  const [state, show] = useReducer(draftReducer, saved, (base): DraftState => ({
+    base,
     past: [],
-    present: keptDraft(kept) ?? kept,
+    present: kept ?? base,
     future: [],
     tag: '',
     at: 0,
@@ -54,8 +56,8 @@ export function useDraft(saved: Colorway, isNew: boolean): Draft {
   };
   const { present: colorway, base, past, future } = state;
   useEffect(() => {
-    if (colorway === base) localStorage.removeItem(keyOf(saved.id));
-    else localStorage.setItem(keyOf(saved.id), JSON.stringify(colorway));
+    if (colorway === base) localStorage.removeItem(draftKey(saved.id));
+    else localStorage.setItem(draftKey(saved.id), JSON.stringify(colorway));
   }, [colorway, base, saved.id]);
   const put = (update: (now: Colorway) => Colorway, tag: string[]): void =>
     dispatch({ kind: 'put', update, tag: tag.join(' '), at: Date.now() });
@@ -97,19 +99,6 @@ function sameButPot(one: Colorway, other: Colorway): boolean {
   const alike = <T extends object>(a: T, b: T, except: keyof T): boolean =>
     (Object.keys(a) as (keyof T)[]).every((key) => key === except || a[key] === b[key]);
   return one === other || (alike(one, other, 'recipe') && alike(one.recipe, other.recipe, 'potId'));
-}
-
-function keptDraft(saved: Colorway): Colorway | undefined {
-  const kept = localStorage.getItem(keyOf(saved.id));
-  if (kept === null) return undefined;
-  try {
-    const draft = JSON.parse(kept) as Colorway;
-    const recipe = colorwaySchema.shape.recipe.safeParse(upgradeRecipe(draft.recipe));
-    // One that stands on an older version is kept too: the head of the screen offers both.
-    return draft.version <= saved.version && recipe.success ? { ...draft, recipe: recipe.data } : undefined;
-  } catch {
-    return undefined;
-  }
 }
 
 function merged(before: Written, written: Written): Written {

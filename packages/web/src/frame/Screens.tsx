@@ -13,6 +13,7 @@ const Colorways = lazy(async () => ({
 const StartSeveral = lazy(async () => ({
   default: (await import('../colorways/StartSeveralScreen')).StartSeveralScreen,
 }));
+const Order = lazy(async () => ({ default: (await import('../colorways/OrderScreen')).OrderScreen }));
 const Attempts = lazy(async () => ({
   default: (await import('../colorways/AttemptsScreen')).AttemptsScreen,
 }));
@@ -45,6 +46,7 @@ export function Screens() {
           <Route path="pour" element={<QuickPour />} />
           <Route path="colorways" element={<Colorways />} />
           <Route path="colorways/start" element={<StartSeveral />} />
+          <Route path="colorways/order" element={<Order />} />
           <Route path="colorways/sought/:id" element={<Attempts />} />
           <Route path="colorways/:id" element={<Formulation />} />
           <Route path="book" element={<Book />} />

@@ -5,27 +5,33 @@ import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { dropped, type Batch } from '@ythrion/core';
 import type { Change } from '../batch/useChange';
+import type { Recorder } from '../batch/useRecord';
 import type { ChangeProps } from './changeProps';
 
 // Planning is loaded when somebody changes a plan: the card does without it.
 const AddPass = lazy(async () => ({ default: (await import('./AddPass')).AddPass }));
 const AddStep = lazy(async () => ({ default: (await import('./AddStep')).AddStep }));
+const ShareSet = lazy(async () => ({ default: (await import('./ShareSet')).ShareSet }));
+const PanMap = lazy(async () => ({ default: (await import('../batch/PanMap')).PanMap }));
 const OtherVessel = lazy(async () => ({ default: (await import('./OtherVessel')).OtherVessel }));
 
 const CHANGES = {
   step: 'A step more',
   pass: 'A pass more',
   vessel: 'Other vessel or set',
+  share: 'Share the set',
+  map: 'Who lies where',
   drop: 'Begun by mistake',
 } as const;
 type What = keyof typeof CHANGES;
 
 export interface ChangePlanProps extends Omit<ChangeProps, 'onDone'> {
+  recorder: Recorder;
   onGoodsIn: () => void;
 }
 
 /** What can be changed about what is still to come, besides its steps one by one. */
-export function ChangePlan({ batch, state, shelf, change, onGoodsIn }: ChangePlanProps) {
+export function ChangePlan({ batch, state, shelf, change, recorder, onGoodsIn }: ChangePlanProps) {
   const [what, setWhat] = useState<What | null>(null);
   const done = (): void => setWhat(null);
   const common = { batch, state, shelf, change, onDone: done };
@@ -51,6 +57,8 @@ export function ChangePlan({ batch, state, shelf, change, onGoodsIn }: ChangePla
         {what === 'step' && <AddStep {...common} />}
         {what === 'pass' && <AddPass {...common} />}
         {what === 'vessel' && <OtherVessel {...common} />}
+        {what === 'share' && <ShareSet {...common} />}
+        {what === 'map' && <PanMap batch={batch} recorder={recorder} onDone={done} />}
       </Suspense>
       {what === 'drop' && <Drop batch={batch} change={change} />}
     </Box>

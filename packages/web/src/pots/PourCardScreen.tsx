@@ -34,7 +34,6 @@ import { OpenedBatch } from '../batch/OpenedBatch';
 import { AlsoAdded } from './AlsoAdded';
 import { AlsoDone } from './AlsoDone';
 import { InSoFar } from './InSoFar';
-import { NameBatch } from './NameBatch';
 import { OpenSteps } from './OpenSteps';
 import { potView, type PotView } from '../batch/potView';
 import { useAwake } from '../batch/useAwake';
@@ -53,6 +52,7 @@ import { useRecord, type Recorder } from '../batch/useRecord';
 
 // Asked for when they are: a card comes up without them.
 const GoodsIn = lazy(async () => ({ default: (await import('./GoodsIn')).GoodsIn }));
+const NameBatch = lazy(async () => ({ default: (await import('./NameBatch')).NameBatch }));
 const Lessons = lazy(async () => ({ default: (await import('./Lessons')).Lessons }));
 const LookAsks = lazy(async () => ({ default: (await import('./LookAsks')).LookAsks }));
 
@@ -249,8 +249,19 @@ const Below = memo(function Below({
       <AlsoDone batch={batch} state={state} recorder={recorder} open={open} />
       <CheckBar recorder={recorder} state={state} batch={batch} />
       {!open && <AlsoAdded batch={batch} shelf={shelf} state={state} recorder={recorder} />}
-      <ChangePlan batch={batch} state={state} shelf={shelf} change={change} onGoodsIn={onGoodsIn} />
-      {open && <NameBatch name={batch.name} recorder={recorder} />}
+      <ChangePlan
+        batch={batch}
+        state={state}
+        shelf={shelf}
+        change={change}
+        recorder={recorder}
+        onGoodsIn={onGoodsIn}
+      />
+      {open && (
+        <Suspense>
+          <NameBatch name={batch.name} recorder={recorder} />
+        </Suspense>
+      )}
       {!over && verdict}
     </>
   );

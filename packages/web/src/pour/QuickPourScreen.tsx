@@ -362,6 +362,7 @@ function KeepIt({ quick, studio }: { quick: QuickPour; studio: Studio }) {
         colorwayId: colorway.id,
         colorwayVersion: 1,
         againOf: null,
+        loadOf: null,
         startedAt: studioNow(),
         formulation: formulateColorway(colorway, { ...document, studio }),
       });

@@ -11,9 +11,9 @@ import { useShelf } from '../studio/queries';
 import { newId } from '../parts/newId';
 import { Waiting } from '../parts/Waiting';
 import { Tick } from '../parts/Tick';
-import { DyeEditor } from './DyeEditor';
 import { ShelfList } from './ShelfList';
 
+const DyeEditor = lazy(async () => ({ default: (await import('./DyeEditor')).DyeEditor }));
 const BaseEditor = lazy(async () => ({ default: (await import('./BaseEditor')).BaseEditor }));
 const PotEditor = lazy(async () => ({ default: (await import('./PotEditor')).PotEditor }));
 const StockEditor = lazy(async () => ({ default: (await import('./StockEditor')).StockEditor }));

@@ -23,6 +23,7 @@ import {
   type Finding,
   type ImportReport,
   type OpenBatchRequest,
+  type Order,
   type ShelfResource,
   type ShelfResponse,
   type Studio,
@@ -116,6 +117,15 @@ export function useAttempts(color: string) {
   const data = useMemo(() => told?.map((batch) => asHeard(batch, entries)), [told, entries]);
   return { data, error: query.error };
 }
+/** Orders of which pieces are still to be dyed. */
+export const useOrders = () =>
+  useQuery({ queryKey: [...KEYS.batches, 'orders'], queryFn: () => ask<Order[]>(API.orders) });
+/** An order with all of its loads. */
+export const useOrder = (id: string) =>
+  useQuery({
+    queryKey: [...KEYS.batches, 'orders', id],
+    queryFn: () => ask<Order>(`${API.orders}/${id}`),
+  });
 /** What a batch gave to later ones. */
 export const useWentInto = (id: string) =>
   useQuery({

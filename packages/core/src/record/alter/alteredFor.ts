@@ -18,6 +18,10 @@ export const ALTERED_FOR = [
   'vessel',
   /** It is set in another way. */
   'set',
+  /** Goods of another batch are set with these. */
+  'shared',
+  /** They are set with another batch. */
+  'set elsewhere',
   /** The bath was not clear. */
   'not clear',
   /** The middle of the goods was pale. */

@@ -61,12 +61,12 @@ function alike(one: LeavingLiquid, other: LeavingLiquid): boolean {
   );
 }
 
-/** Earlier batches that goods of a batch come from, with the line of each. */
+/** Earlier batches that goods of a batch come from, with the line of each; guests are only set here. */
 export const earlierBatches = ({
   card,
-}: Pick<Batch, 'card'>): { line: string; name: string; batch: string }[] =>
+}: Pick<Batch, 'card'>): { line: string; name: string; batch: string; guest: boolean }[] =>
   card.acts.flatMap(({ act }) =>
     act.kind === 'bring' && act.thing.kind === 'goods' && act.thing.from !== null
-      ? [{ line: act.line ?? '', name: act.thing.name, batch: act.thing.from }]
+      ? [{ line: act.line ?? '', name: act.thing.name, batch: act.thing.from, guest: act.purpose === 'set' }]
       : [],
   );
