@@ -1,5 +1,6 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application } from './application';
+import { asPlanned, current, key, main, step, title, until } from './atThePot';
 import { keysOf } from './keys';
 
 let application: Application;
@@ -9,11 +10,6 @@ test.beforeEach(async () => {
 test.afterEach(() => application.remove());
 
 const PHONE = { width: 390, height: 844 };
-const main = (page: Page): Locator => page.getByRole('main');
-const key = (page: Page, name: string): Locator => keysOf(page).getByRole('button', { name, exact: true });
-const current = (page: Page): Locator => page.locator('[aria-current="step"]');
-const title = (page: Page): Locator => current(page).getByRole('heading');
-
 /** A colorway of one pass, planned by hand on the desk, saved and begun. */
 async function begin(page: Page, way: string, name: string): Promise<void> {
   await page.goto(`${application.url}/colorways/new`);
@@ -29,38 +25,6 @@ async function begin(page: Page, way: string, name: string): Promise<void> {
   await begins.click();
   await expect(page).toHaveURL(/\/pots\//);
   await page.setViewportSize(PHONE);
-}
-
-/** Does a step by its large key, and waits until the next one stands there. */
-async function step(page: Page, tap: Locator): Promise<void> {
-  const line = await current(page).getAttribute('data-line');
-  await tap.click();
-  await expect(page.locator(`[aria-current="step"][data-line="${line}"]`)).toHaveCount(0);
-}
-
-/** The key that does the step that is to be done as it is planned. */
-async function asPlanned(page: Page): Promise<void> {
-  const mask = keysOf(page).getByRole('button', { name: 'Mask, gloves and eye cover are on' });
-  if (await mask.isVisible()) {
-    await mask.click();
-    await expect(mask).toHaveCount(0);
-  }
-  const [poured, already, done] = [key(page, 'Poured'), key(page, 'Already done'), key(page, 'Done')];
-  await expect(poured.or(already).or(done).first()).toBeVisible();
-  for (const one of [poured, already, done]) if (await one.isVisible()) return step(page, one);
-  throw new Error(`No key for “${await title(page).textContent()}”.`);
-}
-
-/** Steps as planned until one is next whose title says so; all of them where none does. */
-async function until(page: Page, said: RegExp | null): Promise<void> {
-  for (let i = 0; i < 80; i += 1) {
-    const verdict = main(page).getByRole('heading', { name: 'Judge it dry, beside its target' });
-    await expect(current(page).or(verdict).first()).toBeVisible();
-    if ((await current(page).count()) === 0) return;
-    if (said?.test((await title(page).textContent()) ?? '')) return;
-    await asPlanned(page);
-  }
-  throw new Error(`“${said}” never came.`);
 }
 
 /**

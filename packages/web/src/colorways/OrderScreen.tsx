@@ -183,7 +183,7 @@ function Vessels({ choices, split, isChosen, onTick }: VesselsProps) {
       {choices.map(({ pot, holds }) => {
         const most = split?.most.get(pot.id);
         return (
-          <Box key={pot.id} sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+          <Box key={pot.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
             {holds === null ? (
               <Tick
                 label={`${pot.name}, ${formatAmount(pot.capacityMl, 'mL')}`}
