@@ -18,11 +18,40 @@ const PHONE = { width: 390, height: 844 };
 /** @type {View[]} */
 const VIEWS = [
   { name: 'pour', path: '/pour', size: DESK },
-  { name: 'pour-phone', path: '/pour', size: PHONE },
   { name: 'colorways', path: '/colorways', size: DESK },
   { name: 'formulation', path: '/colorways/green-bronze', size: DESK },
   { name: 'formulation-passes', path: '/colorways/carillon', size: DESK },
-  { name: 'formulation-phone', path: '/colorways/green-bronze', size: PHONE },
+  {
+    name: 'eight-ways',
+    path: '/colorways/high-mass',
+    size: { width: 1280, height: 900 },
+    act: async (page) => {
+      await page.getByRole('button', { name: 'More for Pass 1, immersion' }).click();
+      await page.getByRole('menuitem', { name: 'See it lie in eight ways' }).click();
+      await page.getByRole('list', { name: 'The same pass, laid otherwise' }).waitFor();
+      await page.waitForTimeout(600);
+    },
+  },
+  {
+    name: 'zones',
+    path: '/colorways/new',
+    size: DESK,
+    act: async (page) => {
+      await page.getByLabel('Way', { exact: true }).selectOption('low immersion');
+      await page.getByRole('button', { name: 'More for Pass 1, low immersion pan' }).click();
+      await page.getByRole('menuitem', { name: /zones/ }).click();
+      for (const share of ['40', '25']) {
+        await page.getByRole('button', { name: 'Add a zone' }).click();
+        await page
+          .getByLabel(/^Share of Zone/)
+          .last()
+          .fill(share);
+      }
+      await page.getByLabel('How Zone B lies').selectOption('zigzag');
+      await page.getByLabel('How Zone C lies').selectOption('patches');
+      await page.waitForTimeout(600);
+    },
+  },
   {
     name: 'formulation-spoons',
     path: '/colorways/green-bronze',

@@ -144,8 +144,15 @@ export const recipeSchema = z.strictObject({
     .array(passSchema)
     .min(1, { error: 'A recipe needs a pass.' })
     .max(12, { error: 'A recipe can have at most 12 passes.' })
-    .refine((passes) => passes.every(({ dyes, method }) => dyes.length > 0 || method.kind === 'own way'), {
-      error: 'A pass needs at least one dye; only steps of an own way go without. This one is empty.',
+    .superRefine((passes, context) => {
+      passes.forEach(({ dyes, method }, i) => {
+        if (dyes.length === 0 && method.kind !== 'own way')
+          context.addIssue({
+            code: 'custom',
+            path: [i, 'dyes'],
+            message: 'A pass needs at least one dye; this recipe is empty.',
+          });
+      });
     })
     .refine((passes) => passes.some(({ dyes }) => dyes.length > 0), {
       error: 'A recipe needs at least one dye; this recipe is empty.',

@@ -4,6 +4,8 @@ import { said, then } from '../../test/atThePot';
 import { begunBatch, event } from '../../test/records';
 import { refusal } from '../../test/refusal';
 import { admitEvent } from './admitEvent';
+import { begunFromSchema } from './batch';
+import { summarizeBatch } from './summary';
 import { ordersOf, type BegunLoad } from './load';
 import { laidOn, mapOf, outcomesOf, shownOf, tellsPieces, type PanMap } from './panMap';
 
@@ -119,4 +121,27 @@ test('an order knows what is left of it; a load that was dropped leaves its piec
   });
   const [order] = ordersOf([load(2, 4), load(1, 4), load(3, 3, { standing: 'dropped' })], 'dropped');
   expect([order?.left, order?.loads.map((one) => one.load)]).toEqual([58, [1, 2, 3]]);
+});
+
+test('a record from before a way had more to decide is read, and drawn, with what was usual then', () => {
+  const old = {
+    kind: 'low immersion',
+    pan: { shape: 'round', diameterCm: 30 },
+    wallCm: 10,
+    depthCm: 4,
+    turns: 1,
+  };
+  const { recipe: was } = batch.formulation;
+  const formulation = begunFromSchema.parse({
+    ...batch.formulation,
+    recipe: {
+      ...was,
+      passes: was.passes.map((pass) => ({ ...pass, method: old, topUpWithAcid: undefined })),
+    },
+  });
+  expect(formulation.recipe.passes[0]).toMatchObject({
+    method: { ...old, sections: [], backPercent: 0, liquidMl: null },
+    topUpWithAcid: true,
+  });
+  expect(summarizeBatch({ ...batch, formulation }, SHELF.dyes).look.coats).toHaveLength(1);
 });

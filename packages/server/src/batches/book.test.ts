@@ -120,7 +120,7 @@ test('a line of the Book tells how the hank is drawn: sprinkled with specks, pai
   const places = rows.flatMap(({ look }) =>
     look.coats.flatMap(({ parts }) => parts.map(({ where }) => where.kind)),
   );
-  expect(new Set(places)).toEqual(new Set(['all', 'around', 'along', 'drips', 'specks']));
+  expect(new Set(places)).toEqual(new Set(['all', 'around', 'along', 'drips', 'layer', 'specks']));
 });
 
 test('dye that goes in is found at once, and no more once it is taken back', async () => {

@@ -130,16 +130,17 @@ test('an import is all or nothing: one wrong line and nothing is kept', async ()
   expect((await request(studio.app).get('/api/document')).body).toEqual(before);
 });
 
-/** A batch as it was begun when acid doses had no ids. */
-const withoutAcidIds = ({ formulation, ...batch }: BeginBatch): object => ({
+/** A batch as it was begun when acid doses had no ids, an immersion nothing to decide, and there were no orders. */
+const asOnce = ({ formulation, loadOf: _, ...batch }: BeginBatch): object => ({
   ...batch,
   formulation: {
     ...formulation,
     recipe: {
       ...formulation.recipe,
-      passes: formulation.recipe.passes.map((pass) => ({
+      passes: formulation.recipe.passes.map(({ topUpWithAcid: __, ...pass }) => ({
         ...pass,
-        acids: pass.acids.map(({ id: _, ...dose }) => dose),
+        method: { kind: pass.method.kind },
+        acids: pass.acids.map(({ id: ___, ...dose }) => dose),
       })),
     },
   },
@@ -160,7 +161,7 @@ test.each([
       bases: [BASE],
       dyes: [DYE],
       stocks: [JAR],
-      batches: [withoutAcidIds(batch)],
+      batches: [asOnce(batch)],
     }),
   ).expect(400);
   expect(body.problems[0].field).toBe(field);

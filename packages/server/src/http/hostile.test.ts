@@ -132,6 +132,8 @@ const ADDRESSES = [
   `${API.cups}/:id`,
   `${API.cups}/:id/events`,
   `${API.soughts}/:id/attempts`,
+  API.orders,
+  `${API.orders}/:id`,
   `${API.batches}/open`,
   `${API.colorways}/:id`,
   `${API.copies}/:id`,
