@@ -34,6 +34,11 @@ export async function browserTimes(root: string): Promise<Measure[]> {
     const plans = await page.evaluate(() =>
       (window as unknown as { planTimes: () => { what: string; measured: number }[] }).planTimes(),
     );
+    const yarn = await page.evaluate(() =>
+      (
+        window as unknown as { yarnTimes: () => { what: string; measured: number; allowed: number }[] }
+      ).yarnTimes(),
+    );
     await twelvePasses(url);
     return [
       ...plans.map(({ what, measured }, i) => ({
@@ -42,6 +47,7 @@ export async function browserTimes(root: string): Promise<Measure[]> {
         allowed: i === 0 ? 1 : 5,
         unit: 'ms',
       })),
+      ...yarn.map((one) => ({ ...one, unit: 'ms' as const })),
       ...(await typing(page, `${url}/colorways/green-bronze`, 'Depth', 'one pass')),
       ...(await typing(page, `${url}/colorways/twelve`, 'Each, dry', 'twelve passes')),
       ...(await tapTimes(browser, url)),

@@ -1,4 +1,5 @@
 import { planTimes } from './plan';
+import { yarnTimes } from './yarn';
 
-/** Hands the plan's benchmark to the page it is put into. */
-Object.assign(window, { planTimes });
+/** Hands the benchmarks of plan and yarn to the page they are put into. */
+Object.assign(window, { planTimes, yarnTimes });

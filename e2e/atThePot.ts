@@ -1,6 +1,8 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { keysOf } from './keys';
 
+export const PHONE = { width: 390, height: 844 };
+
 export const main = (page: Page): Locator => page.getByRole('main');
 export const key = (page: Page, name: string): Locator =>
   keysOf(page).getByRole('button', { name, exact: true });
@@ -37,4 +39,17 @@ export async function until(page: Page, said: RegExp | null): Promise<void> {
     await asPlanned(page);
   }
   throw new Error(`“${said}” never came.`);
+}
+
+/** Saves the colorway that stands there, answers what is asked of it, and begins it: on to the pot, with the phone. */
+export async function saveAndBegin(page: Page): Promise<void> {
+  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Version 1 saved.')).toBeVisible();
+  const asked = main(page).getByRole('button', { name: /^Do it all the same/ });
+  const begins = main(page).getByRole('button', { name: /^Begin/ });
+  await expect(asked.or(begins).first()).toBeVisible();
+  while ((await asked.count()) > 0) await asked.first().click();
+  await begins.click();
+  await expect(page).toHaveURL(/\/pots\//);
+  await page.setViewportSize(PHONE);
 }

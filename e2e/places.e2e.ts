@@ -1,14 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
 import { OWN, startApplication, type Application } from './application';
-import { main, until } from './atThePot';
+import { main, PHONE, saveAndBegin, until } from './atThePot';
 
 let application: Application;
 test.beforeEach(async () => {
   application = await startApplication('demo');
 });
 test.afterEach(() => application.remove());
-
-const PHONE = { width: 390, height: 844 };
 
 /** A new colorway of one pass in some way. */
 async function newColorway(page: Page, way: string, name: string): Promise<void> {
@@ -29,18 +27,6 @@ async function more(page: Page, way: string, word: RegExp): Promise<void> {
     .getByRole('button', { name: `More for Pass 1, ${way}` })
     .click();
   await page.getByRole('menuitem', { name: word }).click();
-}
-
-async function saveAndBegin(page: Page): Promise<void> {
-  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('Version 1 saved.')).toBeVisible();
-  const asked = main(page).getByRole('button', { name: /^Do it all the same/ });
-  const begins = main(page).getByRole('button', { name: /^Begin/ });
-  await expect(asked.or(begins).first()).toBeVisible();
-  while ((await asked.count()) > 0) await asked.first().click();
-  await begins.click();
-  await expect(page).toHaveURL(/\/pots\//);
-  await page.setViewportSize(PHONE);
 }
 
 /** Everything done as planned, and closed. */
@@ -134,6 +120,41 @@ test('a pan in three zones with white left and half as much on the back; two bas
     await each.getByRole('button', { name: 'Keep it' }).click();
     await expect(each.getByText(/: as wanted/)).toBeVisible();
   });
+});
+
+/** Part of a drawn hank that is in a red, by its pixels; what lies around it is left out. */
+const redOf = (page: Page): Promise<number> =>
+  page
+    .getByRole('img', { name: 'The goods after pass 1, an estimate' })
+    .evaluate((canvas: HTMLCanvasElement) => {
+      const { data } = canvas
+        .getContext('2d')!
+        .getImageData(0, 0, canvas.width, canvas.height) as unknown as { data: number[] };
+      let [red, all] = [0, 0];
+      for (let i = 0; i < data.length; i += 4) {
+        const [r = 0, g = 0, b = 0, opaque = 0] = data.slice(i, i + 4);
+        if (opaque < 200) continue;
+        all += 1;
+        if (r - Math.max(g, b) > 40) red += 1;
+      }
+      return red / all;
+    });
+
+test('what is drawn covers what the recipe says: 30 % of a ring, 40 % of a pan, to the pixel', async ({
+  page,
+}) => {
+  for (const [way, share, field] of [
+    ['section painting', 0.3, 'Share of Section A'],
+    ['low immersion pan', 0.4, 'Share of Zone A'],
+  ] as const) {
+    await newColorway(page, way, 'Measured');
+    if (way !== 'section painting') await more(page, way, /zones/);
+    await say(page, field, String(100 * share));
+    // The first dye on the shelf is a red.
+    await say(page, 'Depth', '2');
+    await expect.poll(() => redOf(page), { timeout: 8000 }).toBeGreaterThan(share - 0.05);
+    expect(await redOf(page)).toBeLessThan(share + 0.05);
+  }
 });
 
 test('a ring in quarters of three colors and white, mirrored, from wrap to the rail', async ({ page }) => {

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { startApplication, type Application } from './application';
-import { asPlanned, current, key, main, step, title, until } from './atThePot';
+import { asPlanned, current, key, main, PHONE, saveAndBegin, step, title, until } from './atThePot';
 import { keysOf } from './keys';
 
 let application: Application;
@@ -9,22 +9,12 @@ test.beforeEach(async () => {
 });
 test.afterEach(() => application.remove());
 
-const PHONE = { width: 390, height: 844 };
 /** A colorway of one pass, planned by hand on the desk, saved and begun. */
 async function begin(page: Page, way: string, name: string): Promise<void> {
   await page.goto(`${application.url}/colorways/new`);
   await main(page).getByLabel('Way', { exact: true }).selectOption({ label: way });
   await main(page).getByLabel('Name of the colorway').fill(name);
-  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(page.getByText('Version 1 saved.')).toBeVisible();
-  // Painted goods in a simmering pot, as the set stands at first, are asked about.
-  const asked = main(page).getByRole('button', { name: /^Do it all the same/ });
-  const begins = main(page).getByRole('button', { name: /^Begin/ });
-  await expect(asked.or(begins).first()).toBeVisible();
-  while ((await asked.count()) > 0) await asked.first().click();
-  await begins.click();
-  await expect(page).toHaveURL(/\/pots\//);
-  await page.setViewportSize(PHONE);
+  await saveAndBegin(page);
 }
 
 /**

@@ -40,13 +40,16 @@ const VIEWS = [
       await page.getByLabel('Way', { exact: true }).selectOption('low immersion');
       await page.getByRole('button', { name: 'More for Pass 1, low immersion pan' }).click();
       await page.getByRole('menuitem', { name: /zones/ }).click();
-      for (const share of ['40', '25']) {
+      for (const zone of ['Zone B', 'Zone C']) {
         await page.getByRole('button', { name: 'Add a zone' }).click();
-        await page
-          .getByLabel(/^Share of Zone/)
-          .last()
-          .fill(share);
+        await page.getByLabel(`Share of ${zone}`).waitFor();
       }
+      for (const [zone, share] of /** @type {[string, string][]} */ ([
+        ['Zone A', '30'],
+        ['Zone B', '25'],
+        ['Zone C', '15'],
+      ]))
+        await page.getByLabel(`Share of ${zone}`).fill(share);
       await page.getByLabel('How Zone B lies').selectOption('zigzag');
       await page.getByLabel('How Zone C lies').selectOption('patches');
       await page.waitForTimeout(600);

@@ -44,6 +44,15 @@ export default defineConfig({
       },
     }),
   ],
+  // The package hands its build for developers to everybody; this is the same without their warnings.
+  resolve: {
+    alias: [
+      {
+        find: /^react-router$/,
+        replacement: new URL('../production/index.mjs', import.meta.resolve('react-router')).pathname,
+      },
+    ],
+  },
   build: {
     outDir: 'dist',
     target: 'es2022',

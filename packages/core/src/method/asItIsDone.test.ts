@@ -318,6 +318,18 @@ test('a stack in zones, two rounds on five layers, flipped, acid at the sides; p
   ]);
 });
 
+test('goods that wait for a set they share are bagged first, damp', () => {
+  const set = { method: 'steam', temperatureC: 98, minutes: 25, coolMinutes: 60, waits: true };
+  const lines = card(usual('cool bath', {}), {}, { set });
+  expect(lines.at(-2)).toBe(
+    'Lift the goods out and keep them damp in a bag until others can be set with them',
+  );
+  const batch = begunBatch(formulated(usual('cool bath', {}), {}, { set }));
+  const heat = cardLines(batch.card).find(({ id }) => id === 'heat')!;
+  expect(lineWords(heat, { batch, dyes: SHELF.dyes }).title).toBe('Out of the bag, wrap for the steam');
+  expect(card(usual('cool bath', {})).at(-2)).toMatch(/^Leave it in the cool bath/);
+});
+
 test('topping up what steamed away takes no acid, what was poured off does', () => {
   const acids = (topUpWithAcid: boolean): number =>
     planOf(usual('immersion', {}), { ...HOT, topUpMl: 600, topUpWithAcid }).lines.filter(

@@ -63,7 +63,12 @@ export function setSteps(inputs: SetInputs): WayStep[] {
     ...(tray ? intoPan(scene, vessel) : []),
     ...toppedUp(tray ? { ...scene, vessel } : scene),
     ...(away
-      ? [...owed.warm, ...liftedOut(set, scene, vessel), ...heatAway(set, vessel, cautions)]
+      ? [
+          ...owed.warm,
+          ...(set.waits ? [bagged] : []),
+          ...liftedOut(set, scene, vessel),
+          ...heatAway(set, vessel, cautions),
+        ]
       : potRise(inputs, vessel, cautions)),
     ...owed.last,
     {
@@ -107,6 +112,13 @@ export function setSteps(inputs: SetInputs): WayStep[] {
     { id: 'dry', hands: 5, act: { kind: 'dry', ...of(null), goods: [] } },
   ];
 }
+
+/** Goods that wait for a set they share: no clock runs, they keep for days. */
+const bagged: Written = {
+  id: 'handle.bag',
+  hands: 5,
+  act: { kind: 'handle', ...of('rest'), goods: [], what: 'wrap', lies: null },
+};
 
 /** Spare goods into the bath, for what is left in it. */
 const spareGoodsIn = ({ vessel }: AnyScene, goods: string[]): Written => ({

@@ -102,6 +102,26 @@ export function newPass(
   };
 }
 
+/**
+ * A pass without dye, between two others or after them: steps in the bath that is there, and what the goods need before
+ * they go on. It begins as a rinse and a rest; every step can be another.
+ */
+export function newStepsPass(id: string, before: Pass): Pass {
+  return {
+    ...before,
+    id,
+    method: {
+      kind: 'own way',
+      steps: [{ do: 'lift' }, { do: 'rinse' }, { do: 'stand', minutes: 10, untilClear: false }],
+    },
+    dyes: [],
+    water: { basis: 'kept' },
+    acids: [],
+    topUpMl: 0,
+    heat: null,
+  };
+}
+
 /** Acid a pass begins with: strong for a glaze, otherwise as in the pass before, and in a first one as the studio does. */
 function usualAcid(
   kind: MethodKind,
@@ -149,6 +169,17 @@ export function changeMethod(pass: Pass, kind: MethodKind): Pass {
     })),
     heat: methodFacts(kind).hot ? pass.heat : null,
   };
+}
+
+/**
+ * A recipe with one of its passes led in another way. Goods that are painted last have no bath to simmer in: as long as
+ * nobody decided on the set, they are steamed.
+ */
+export function changeWay(recipe: Recipe, passId: string, kind: MethodKind): Pick<Recipe, 'passes' | 'set'> {
+  const passes = recipe.passes.map((pass) => (pass.id === passId ? changeMethod(pass, kind) : pass));
+  const painted = passes.at(-1)?.id === passId && methodFacts(kind).needs === 'wrap';
+  const usual = JSON.stringify(recipe.set) === JSON.stringify(usualSet('simmer'));
+  return { passes, set: painted && usual ? usualSet('steam') : recipe.set };
 }
 
 /**

@@ -1,8 +1,9 @@
 import { depth, SHELF } from '../../test/examples';
 import { sectionsOf, type MethodKind } from '../method';
-import { newPass } from './newColorway';
+import { changeWay, newColorway, newPass, newStepsPass } from './newColorway';
+import { usualSet } from './usualSet';
 import { canLeaveOutPlace, placesWord, withBothEnds, withNewPlace, withoutPlace, withPlace } from './places';
-import { passSchema, type Pass } from './recipe';
+import { passSchema, recipeSchema, type Pass } from './recipe';
 
 const pass = (kind: MethodKind, method: object = {}, changes: object = {}): Pass => {
   let n = 0;
@@ -66,4 +67,25 @@ test('a way without places keeps having none', () => {
   expect(placesWord('immersion')).toBeNull();
   expect(withNewPlace(pass('immersion'), 'x').method).toEqual(pass('immersion').method);
   expect(placesWord('dip')).toMatchObject({ word: 'end', most: 2 });
+});
+
+test('painted goods are steamed, as long as nobody decided on the set', () => {
+  let n = 0;
+  const { recipe } = newColorway('c', SHELF, () => `n${(n += 1)}`);
+  const [first] = recipe.passes;
+  expect(changeWay(recipe, first!.id, 'painting')).toMatchObject({
+    passes: [{ method: { kind: 'painting' } }],
+    set: usualSet('steam'),
+  });
+  const decided = { ...recipe, set: { ...recipe.set, minutes: 40 } };
+  expect(changeWay(decided, first!.id, 'painting').set).toEqual(decided.set);
+  expect(changeWay(recipe, first!.id, 'glaze').set).toEqual(recipe.set);
+});
+
+test('steps without dye come after a pass and use its bath', () => {
+  let n = 0;
+  const { recipe } = newColorway('c', SHELF, () => `n${(n += 1)}`);
+  const steps = newStepsPass('s', recipe.passes[0]!);
+  expect(steps).toMatchObject({ dyes: [], acids: [], water: { basis: 'kept' }, method: { kind: 'own way' } });
+  expect(recipeSchema.safeParse({ ...recipe, passes: [...recipe.passes, steps] }).success).toBe(true);
 });

@@ -127,6 +127,8 @@ export const heatSetSchema = z.strictObject({
   wrap: z
     .enum(['none', 'vented', 'sealed'], { error: 'A wrap is none, vented or sealed.' })
     .default('vented'),
+  /** Goods are kept damp in a bag until others can be set with them. */
+  waits: z.boolean({ error: 'Waiting for a set is yes or no.' }).default(false),
 });
 
 /** A whole way of dyeing: goods, the passes they go through, and the set. */

@@ -12,6 +12,7 @@ export function usualSet(method: SetMethod): HeatSet {
     rampCPerMin: USUAL_RISE_C_PER_MIN,
     bundleCm: 5,
     wrap: method === 'steam' || method === 'microwave' || method === 'oven' ? 'vented' : 'none',
+    waits: false,
   };
 }
 

@@ -276,6 +276,8 @@ const namesOf = (lines: readonly string[], card: Card): string =>
 function handleTitle(line: CardAct, act: ActOf<'handle'>, { batch }: Reading): string {
   if (act.what === 'unwrap' && act.purpose === 'set')
     return 'Take the goods out of the shared set, once it is over and has cooled';
+  if (act.what === 'wrap' && act.purpose === 'rest')
+    return 'Lift the goods out and keep them damp in a bag until others can be set with them';
   if (act.what !== 're-tie')
     return {
       turn: 'Turn the goods',
@@ -311,7 +313,10 @@ function heatTitle(act: ActOf<'heat'>, reading: Reading): string {
   if (act.pass !== null || facts.riseMinutes === undefined)
     return `Heat slowly to ${celsius(act.toC, act, reading)}`;
   const out = batch.card.acts.find(({ act: lift }) => lift.kind === 'lift' && lift.pass === null)?.act;
-  const { wrapped, bare } = INTO_SET[out?.kind === 'lift' ? leftAs(out) : 'as they lie'];
+  const bagged = batch.card.acts.some(
+    ({ act: bag }) => bag.kind === 'handle' && bag.what === 'wrap' && bag.purpose === 'rest',
+  );
+  const { wrapped, bare } = INTO_SET[bagged ? 'bagged' : out?.kind === 'lift' ? leftAs(out) : 'as they lie'];
   return `${set.wrap === 'none' ? bare : wrapped} for the ${facts.label}`;
 }
 
@@ -326,6 +331,7 @@ const INTO_SET = {
     bare: 'Lift the goods out, let them drip, lay them in',
   },
   'as they lie': { wrapped: 'Wrap the goods as they lie', bare: 'Lay the goods in as they lie' },
+  bagged: { wrapped: 'Out of the bag, wrap', bare: 'Out of the bag, lay them in' },
 } as const;
 
 function soakTitle(act: ActOf<'stand'>, { batch }: Reading): string {

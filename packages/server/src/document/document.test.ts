@@ -130,6 +130,8 @@ test('an import is all or nothing: one wrong line and nothing is kept', async ()
   expect((await request(studio.app).get('/api/document')).body).toEqual(before);
 });
 
+const withoutWaits = ({ waits: _, ...set }: BeginBatch['formulation']['recipe']['set']): object => set;
+
 /** A batch as it was begun when acid doses had no ids, an immersion nothing to decide, and there were no orders. */
 const asOnce = ({ formulation, loadOf: _, ...batch }: BeginBatch): object => ({
   ...batch,
@@ -137,6 +139,7 @@ const asOnce = ({ formulation, loadOf: _, ...batch }: BeginBatch): object => ({
     ...formulation,
     recipe: {
       ...formulation.recipe,
+      set: withoutWaits(formulation.recipe.set),
       passes: formulation.recipe.passes.map(({ topUpWithAcid: __, ...pass }) => ({
         ...pass,
         method: { kind: pass.method.kind },

@@ -119,7 +119,8 @@ const UNTICKED_ACID = /^(Add|Weigh) .*(acid|vinegar).*: not ticked, so it did no
 function toldOf(recipe: Recipe | null, now: Recipe | null): string[] {
   if (!recipe) return [];
   return [
-    JSON.stringify(rounded([recipe.goods, recipe.set])),
+    // The set was always at once.
+    JSON.stringify(rounded([recipe.goods, { ...recipe.set, waits: false }])),
     ...recipe.passes.map(({ id, method, acids, water, dyes }) => {
       const is = now?.passes.find((pass) => pass.id === id);
       const other = is === undefined || is.topUpMl > 0 || is.acids.some(({ basis }) => basis === 'amount');

@@ -49,6 +49,11 @@ export function AddPass({
             onChoose={choose(() => actions.add(kind))}
           />
         ))}
+        <Way
+          name="steps without dye"
+          says="Acid, heat, a wait, a turn, another tie, a rinse or a set, between passes."
+          onChoose={choose(actions.addSteps)}
+        />
         {patterns.map((pattern) => (
           <Way
             key={pattern.id}

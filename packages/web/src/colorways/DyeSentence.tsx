@@ -132,7 +132,7 @@ export function DyeSentence({ draft, pass, line, plan, formulation, shelf, justA
           />
         </>
       )}
-      {pass.dyes.length > 1 && (
+      {(pass.dyes.length > 1 || pass.method.kind === 'own way') && (
         <SmallKey
           label={`Leave out ${dye?.name ?? 'this dye'}`}
           onPress={() =>

@@ -1,6 +1,6 @@
 import {
   LIES,
-  changeMethod,
+  changeWay,
   METHOD_KINDS,
   methodFacts,
   type Arrangement,
@@ -55,7 +55,7 @@ export function WaySentence({ draft, pass, planned, first, justAdded }: WaySente
         value={pass.method.kind}
         autoFocus={justAdded}
         options={WAYS}
-        onChange={(kind) => set((now) => changeMethod(now, kind))}
+        onChange={(kind) => draft.changeRecipe((now) => changeWay(now, pass.id, kind))}
       />
       , goods{' '}
       <SaidChoice

@@ -158,6 +158,12 @@ function OwnPaint({
 }
 
 function PartResult({ part }: { part: PlannedPart }) {
+  if (part.dos.value === 0)
+    return (
+      <Typography variant="body2" component="div">
+        <FigureText figure={part.goods} name={`Goods in ${part.name}`} /> of goods stay as they are
+      </Typography>
+    );
   return (
     <Typography variant="body2" component="div">
       {part.paint && part.fillUp ? (

@@ -1,5 +1,6 @@
 import {
   newPass,
+  newStepsPass,
   passFromPattern,
   type MethodKind,
   type Pass,
@@ -15,6 +16,8 @@ import { say } from '../parts/say';
 /** What can be done with the passes of a colorway as a whole. */
 export interface PassActions {
   add: (kind: MethodKind) => void;
+  /** Steps without dye, after the last pass. */
+  addSteps: () => void;
   addPattern: (pattern: Pattern) => void;
   move: (from: number, to: number) => void;
   duplicate: (pass: Pass) => void;
@@ -36,6 +39,10 @@ export function usePassActions(
   };
   return {
     add: (kind) => append(newPass(newId(), kind, shelf, newId, passes.at(-1))),
+    addSteps: () => {
+      const last = passes.at(-1);
+      if (last) append(newStepsPass(newId(), last));
+    },
     addPattern: (pattern) => append(passFromPattern(pattern, newId)),
     duplicate: (pass) =>
       append(

@@ -68,6 +68,20 @@ export function SetSentence({ set, written, onChange }: SetSentenceProps) {
         </>
       )}
       {set.method === 'steam' && <>, bundles {amount('Thickness', 'length', 'bundleCm')} thick</>}
+      {wrapped && (
+        <Further label="When it is set" usual={!set.waits}>
+          ,{' '}
+          <SaidChoice
+            label="It is set"
+            value={set.waits ? 'later' : 'now'}
+            options={[
+              { value: 'now', label: 'at once' },
+              { value: 'later', label: 'later, kept damp in a bag until others are' },
+            ]}
+            onChange={(when) => onChange({ ...set, waits: when === 'later' })}
+          />
+        </Further>
+      )}
       {inPot && (
         <Further label="More about the set" usual={set.rampCPerMin === usualSet('simmer').rampCPerMin}>
           , rising {amount('Rise', 'rampRate', 'rampCPerMin')}

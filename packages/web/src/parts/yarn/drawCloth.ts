@@ -1,17 +1,12 @@
 import { colorsOf, strands, type YarnLook } from '@ythrion/core';
 import { shade } from './pen';
+import type { Drawing } from './drawing';
 
 /** Most sheets of a pile that are drawn. */
 const MOST_SHEETS = 4;
 
 /** Flat goods, loop by loop or thread by thread: a knitted blank, a woven piece, or a pile of them, the lowest behind. */
-export function drawCloth(
-  pen: CanvasRenderingContext2D,
-  width: number,
-  height: number,
-  look: YarnLook,
-  seed: string,
-): void {
+export function drawCloth({ pen, width, height, look, seed }: Drawing): void {
   const piled = look.coats.some(({ parts }) => parts.some(({ where }) => where.kind === 'layer'));
   const sheets = piled ? Math.min(MOST_SHEETS, mostLayers(look)) : 1;
   const shift = sheets === 1 ? 0 : Math.min(width, height) * 0.11;

@@ -1,6 +1,7 @@
-import { colorsOf, strands, type YarnLook } from '@ythrion/core';
+import { colorsOf, strands } from '@ythrion/core';
 import { curve, evenly, type Point } from './pen';
 import { strandsAlong } from './strandsAlong';
+import type { Drawing } from './drawing';
 
 /** Goods that lie along a way from their lower end to the upper, so many half-widths on either side of it. */
 interface Length {
@@ -47,15 +48,8 @@ function sockWay(width: number, height: number): Length {
   };
 }
 
-/** Goods with two ends, strand by strand along them. @param count strands to draw */
-export function drawLength(
-  pen: CanvasRenderingContext2D,
-  width: number,
-  height: number,
-  count: number,
-  look: YarnLook,
-  seed: string,
-): void {
+/** Goods with two ends, strand by strand along them. */
+export function drawLength({ pen, width, height, count, look, seed }: Drawing): void {
   const { way, halfWidth } = look.form === 'finished piece' ? sockWay(width, height) : topWay(width, height);
   const steps = height < 70 ? 60 : 120;
   const middle = evenly(way, steps);

@@ -1,6 +1,7 @@
-import { averageHex, colorsOf, strands, type YarnLook } from '@ythrion/core';
+import { averageHex, colorsOf, strands } from '@ythrion/core';
 import { curve, evenly, shade, strokePath, type Point } from './pen';
 import { strandsAlong } from './strandsAlong';
+import type { Drawing } from './drawing';
 
 const CURVE_STEPS = 16;
 
@@ -26,15 +27,8 @@ function loopPath(width: number, height: number, reach: number, outer: number, w
 /** Steps round a ring of this height: enough that a share of them is a share of the ring. */
 const stepsOf = (height: number): number => (height < 70 ? 48 : height < 240 ? 56 : 160);
 
-/** An open loop, hung from above and held by two loose ties. @param count strands to draw */
-export function drawRing(
-  pen: CanvasRenderingContext2D,
-  width: number,
-  height: number,
-  count: number,
-  look: YarnLook,
-  seed: string,
-): void {
+/** An open loop, hung from above and held by two loose ties. */
+export function drawRing({ pen, width, height, count, look, seed }: Drawing): void {
   const outer = Math.min(width * 0.46, height * 0.9);
   const inner = outer * (look.form === 'mini' ? 0.62 : 0.5);
   const thickness = ((outer - inner) / count) * 1.9;

@@ -1,15 +1,9 @@
-import { colorsOf, strands, type YarnLook } from '@ythrion/core';
+import { colorsOf, strands } from '@ythrion/core';
 import { shade } from './pen';
+import type { Drawing } from './drawing';
 
-/** A finished hank, twisted on itself: two plies that pass over and under each other. @param count strands to draw */
-export function drawTwisted(
-  pen: CanvasRenderingContext2D,
-  width: number,
-  height: number,
-  count: number,
-  look: YarnLook,
-  seed: string,
-): void {
+/** A finished hank, twisted on itself: two plies that pass over and under each other. */
+export function drawTwisted({ pen, width, height, count, look, seed }: Drawing): void {
   const middle = width / 2;
   const swing = Math.min(width * 0.15, height * 0.12);
   const body = swing * 1.12;

@@ -26,16 +26,16 @@ export function drawYarn(
 ): void {
   pen.clearRect(0, 0, width, height);
   pen.lineCap = 'round';
-  const count = strandCount(Math.min(width, height));
+  const drawing = { pen, width, height, count: strandCount(Math.min(width, height)), look, seed };
   switch (look.form) {
     case 'top':
     case 'finished piece':
-      return drawLength(pen, width, height, count, look, seed);
+      return drawLength(drawing);
     case 'blank':
     case 'flat piece':
-      return drawCloth(pen, width, height, look, seed);
+      return drawCloth(drawing);
     case 'skein':
     case 'mini':
-      return (shown === 'open' ? drawRing : drawTwisted)(pen, width, height, count, look, seed);
+      return (shown === 'open' ? drawRing : drawTwisted)(drawing);
   }
 }
