@@ -3,7 +3,7 @@ import type { Shelf } from '../recipe/materials';
 import type { Formulation, Recipe } from '../recipe/recipe';
 import type { Pot } from '../shelf/pot';
 import { formatAmount } from '../units/formatQuantity';
-import { planOrWhy, type Planned } from './planOrWhy';
+import { planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
 import type { Plan } from './planTypes';
 import { potNeedsMl } from './potNeeds';
 import { withCount } from './withCount';
@@ -44,9 +44,12 @@ export function splitIntoLoads(
   shelf: Shelf,
 ): SplitOrder {
   if (pots.length === 0) throw new FieldError('vessels', 'Choose at least one vessel to dye in.');
-  const most = new Map(pots.map((pot) => [pot.id, mostIn(pot, colorway, pieces, shelf)]));
+  const whole = planOrWhy({ ...colorway, recipe: { ...colorway.recipe, potId: null } }, shelf);
+  if (!whole.plan) throw new FieldError('colorway', whole.problem);
+  const planned: PlanLoad = (count, pot) => planLoad({ colorway, whole, shelf }, count, pot);
+  const most = new Map(pots.map((pot) => [pot.id, mostIn(pot, pieces, planned)]));
   const all = sum([...most.values()]);
-  if (all === 0) throw new FieldError('vessels', holdsNone(colorway, pots, shelf));
+  if (all === 0) throw new FieldError('vessels', holdsNone(pots, planned));
   const rounds = Math.ceil(pieces / all);
   const counts = spread(
     Math.ceil(pieces / rounds),
@@ -54,8 +57,8 @@ export function splitIntoLoads(
   );
   const loads = pots.flatMap((pot, i): PlannedLoad[] => {
     const count = counts[i] ?? 0;
-    const planned = count === 0 ? null : plannedFor(colorway, count, pot, shelf);
-    return planned ? [{ pot, count, ...planned }] : [];
+    const load = count === 0 ? null : planned(count, pot);
+    return load ? [{ pot, count, ...load }] : [];
   });
   return { loads, most, left: pieces - sum(counts), rounds: rounds - 1 };
 }
@@ -76,25 +79,29 @@ function spread(pieces: number, most: readonly number[]): number[] {
 }
 
 /** Most pieces whose every pass a vessel holds; 0 where it holds none. */
-function mostIn(pot: Pot, colorway: Planned, pieces: number, shelf: Shelf): number {
+function mostIn(pot: Pot, pieces: number, planned: PlanLoad): number {
   let [fits, over] = [0, Math.min(pieces, MOST_PIECES) + 1];
   while (over - fits > 1) {
     const count = Math.floor((fits + over) / 2);
-    const planned = plannedFor(colorway, count, pot, shelf);
-    if (planned && !planned.plan.notices.some(({ blocks }) => blocks)) fits = count;
+    const load = planned(count, pot);
+    if (load && !load.plan.notices.some(({ blocks }) => blocks)) fits = count;
     else over = count;
   }
   return fits;
 }
 
-function plannedFor(
-  colorway: Planned,
+/** Plans so many pieces in a vessel; null where they cannot be planned. */
+type PlanLoad = (count: number, pot: Pot) => { plan: Plan; formulation: Formulation } | null;
+
+function planLoad(
+  {
+    colorway,
+    whole,
+    shelf,
+  }: { colorway: Planned; whole: Extract<PlanOrWhy, { problem: null }>; shelf: Shelf },
   count: number,
   pot: Pot,
-  shelf: Shelf,
-): { plan: Plan; formulation: Formulation } | null {
-  const whole = planOrWhy({ ...colorway, recipe: { ...colorway.recipe, potId: null } }, shelf);
-  if (!whole.plan) throw new FieldError('colorway', whole.problem);
+): ReturnType<PlanLoad> {
   const recipe = inPan(withCount(colorway.recipe, count, whole), pot);
   const { plan, formulation } = planOrWhy(
     { ...colorway, recipe: { ...recipe, potId: pot.id } },
@@ -117,9 +124,9 @@ const inPan = (recipe: Recipe, { floor, wallCm }: Pot): Recipe =>
       };
 
 /** Why no vessel holds a piece, with the way out. */
-function holdsNone(colorway: Planned, pots: readonly Pot[], shelf: Shelf): string {
+function holdsNone(pots: readonly Pot[], planned: PlanLoad): string {
   const largest = pots.toSorted((a, b) => b.capacityMl - a.capacityMl)[0];
-  const one = largest && plannedFor(colorway, 1, largest, shelf);
+  const one = largest && planned(1, largest);
   const stops = one?.plan.notices.find((notice) => notice.blocks && notice.code !== 'pot too small');
   if (!largest || !one || stops)
     return 'Something in this colorway cannot be done yet: see what it says itself.';

@@ -81,13 +81,14 @@ export function tellRecipe(formulation: Formulation, bases: readonly Base[], goo
   const felts = bases.some(
     (base) => !base.superwash && base.fibers.some(({ fiber }) => fiberFacts(fiber).felts),
   );
+  const pressed = recipe.goods.some(({ form }, i) => isNeverWrung(form ?? bases[i]?.form ?? 'skein'));
   const passes: ToldPass[] = [];
   const kept = keptPasses(formulation);
   recipe.passes.forEach((pass, index) => {
     const before = passes.at(-1) ?? null;
     const known = kept[index];
     if (known) retell(telling, known);
-    passes.push(known ?? tellPass({ formulation, before, pass, index, goods, telling, felts }));
+    passes.push(known ?? tellPass({ formulation, before, pass, index, goods, telling, pressed, felts }));
   });
   keepPasses(formulation, passes);
   const last = passes.at(-1);
@@ -118,6 +119,7 @@ interface PassInputs {
   formulation: Formulation;
   goods: PassGoods;
   telling: Telling;
+  pressed: boolean;
   felts: boolean;
   before: ToldPass | null;
 }
@@ -132,7 +134,16 @@ function retell(telling: Telling, { lines, scene, after }: ToldPass): void {
   telling.roles = new Map(scene.roles);
 }
 
-function tellPass({ pass, index, formulation, goods, telling, felts, before }: PassInputs): ToldPass {
+function tellPass({
+  pass,
+  index,
+  formulation,
+  goods,
+  telling,
+  pressed,
+  felts,
+  before,
+}: PassInputs): ToldPass {
   const { recipe, place, pot } = formulation;
   const way = methodFacts(pass.method.kind);
   const reached = passShare(pass.method);
@@ -141,9 +152,6 @@ function tellPass({ pass, index, formulation, goods, telling, felts, before }: P
     planPour(pass, line, `recipe.passes.${index}.dyes.${d}`, formulation, goods, reached),
   );
   const from = telling.lines.length;
-  const pressed = recipe.goods.some(({ form, baseId }) =>
-    isNeverWrung(form ?? formulation.bases.find(({ id }) => id === baseId)?.form ?? 'skein'),
-  );
   const soaks = index === 0 && pass.goodsGoIn === 'wet' && recipe.wettingMinutes > 0;
   const soakMl = SOAK_ML_PER_GRAM * goods.wogGrams;
   const last = index === recipe.passes.length - 1;

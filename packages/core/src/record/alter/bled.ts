@@ -10,6 +10,7 @@ import type { Event } from '../event';
 import type { NewEvent } from '../newEvent';
 import { standingEvents } from '../standing';
 import { altered } from './alter';
+import { isSet } from './setWhere';
 import { lineOfAct } from './step';
 import { lineAfter } from './toCome';
 
@@ -78,7 +79,6 @@ export function bledCure(batch: Batch, id: string): NewEvent {
 
 /** The lines of the first set of a card. */
 function setLines(acts: readonly CardAct[]): CardAct[] {
-  const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose === 'set';
   const hold = acts.findIndex((line) => isSet(line) && line.act.kind === 'hold');
   const cool = acts.findIndex((line, i) => i > hold && isSet(line) && line.act.kind === 'cool');
   return hold < 0 ? [] : acts.slice(0, Math.max(hold, cool) + 1).filter(isSet);

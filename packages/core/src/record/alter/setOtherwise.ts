@@ -6,10 +6,8 @@ import type { CardAct } from '../card';
 import { cardOf } from '../cardOf';
 import type { NewEvent } from '../newEvent';
 import { altered } from './alter';
-import { lastDyedIn, setIn } from './setWhere';
+import { afterLast, isSet, lastDyedIn, setIn } from './setWhere';
 import { isSetDone, toCome } from './toCome';
-
-const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose === 'set';
 
 /**
  * Another way of setting, for the set that is still to come: pot, steamer, oven, microwave or a warm rest.
@@ -41,10 +39,4 @@ export function setOtherwise(batch: Batch, set: HeatSet, id: string): NewEvent {
     before: afterLast(rest, out),
     set,
   });
-}
-
-/** What comes after the last of some lines. */
-function afterLast(rest: readonly CardAct[], out: readonly CardAct[]): string | null {
-  const last = rest.findLastIndex((line) => out.includes(line));
-  return rest[last + 1]?.id ?? null;
 }

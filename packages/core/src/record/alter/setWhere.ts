@@ -22,3 +22,12 @@ export function setIn(
       : [],
   );
 }
+
+/** Whether a line belongs to the set. */
+export const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose === 'set';
+
+/** What comes after the last of some lines; null where nothing does. */
+export function afterLast(rest: readonly CardAct[], out: readonly CardAct[]): string | null {
+  const last = rest.findLastIndex((line) => out.includes(line));
+  return rest[last + 1]?.id ?? null;
+}

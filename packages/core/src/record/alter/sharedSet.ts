@@ -1,14 +1,13 @@
 import { FieldError } from '../../figure/fieldError';
-import type { Act } from '../../process/act';
+import type { Act, VesselRole } from '../../process/act';
 import type { Batch } from '../batch';
 import type { CardAct } from '../card';
-import { goodsOf } from '../cardGoods';
+import { goodsOf, vesselRole } from '../cardGoods';
 import type { NewEvent } from '../newEvent';
 import { altered } from './alter';
+import { afterLast, isSet } from './setWhere';
 import { lineOfAct } from './step';
 import { isSetDone, toCome } from './toCome';
-
-const isSet = ({ act }: CardAct): boolean => act.pass === null && act.purpose === 'set';
 
 /** The hold of a set that is still to come; null where there is none. */
 export const holdToCome = (batch: Batch): CardAct | null =>
@@ -17,20 +16,13 @@ export const holdToCome = (batch: Batch): CardAct | null =>
 /** Whether the goods of a batch are set without a bath of their own around them, so that others can lie beside them. */
 export function canShareSet(batch: Batch): boolean {
   const held = holdToCome(batch)?.act;
-  return (
-    held?.kind === 'hold' &&
-    batch.card.acts.some(
-      ({ act }) =>
-        act.kind === 'bring' &&
-        act.thing.kind === 'vessel' &&
-        act.thing.vessel === held.vessel &&
-        SHARED_IN.includes(act.thing.role),
-    )
-  );
+  const role =
+    held?.kind === 'hold' && held.vessel !== null ? vesselRole(batch.card, held.vessel) : undefined;
+  return role !== undefined && SHARED_IN.includes(role);
 }
 
 /** Vessels with room for several bundles. */
-const SHARED_IN: readonly string[] = ['steamer', 'oven', 'microwave'];
+const SHARED_IN: readonly VesselRole[] = ['steamer', 'oven', 'microwave'];
 
 /** Bundles that lie in the set of a batch: its own, and those of its guests. */
 export const bundlesIn = ({ card }: Pick<Batch, 'card'>): number =>
@@ -96,7 +88,8 @@ export function shareSet(host: Batch, guest: Batch, places: number | null, id: s
     lies: null,
     wet: true,
   };
-  const out = toCome(guest).filter(isSet);
+  const rest = toCome(guest);
+  const out = rest.filter(isSet);
   return {
     host: [
       altered('shared', {
@@ -124,15 +117,8 @@ export function shareSet(host: Batch, guest: Batch, places: number | null, id: s
             lies: null,
           }),
         ],
-        before: afterThem(guest, out),
+        before: afterLast(rest, out),
       }),
     ],
   };
-}
-
-/** What comes after the last of some lines. */
-function afterThem(batch: Batch, out: readonly CardAct[]): string | null {
-  const { acts } = batch.card;
-  const last = acts.findLastIndex((line) => out.some(({ id }) => id === line.id));
-  return acts[last + 1]?.id ?? null;
 }
