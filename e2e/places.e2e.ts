@@ -267,3 +267,67 @@ test('66 skeins over four pots as loads of one order, two of them steamed togeth
       .first(),
   ).toBeVisible();
 });
+
+test('a liter of a glaze goes on into a pan that the second pass has for itself: card, record, and dyed again', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const pan = { shape: 'rectangular', lengthCm: 40, widthCm: 25 };
+  const kept = await page.request.put(`${application.url}/api/pots/quarter-pan`, {
+    headers: OWN,
+    data: { id: 'quarter-pan', name: 'Quarter pan', kind: 'pan', capacityMl: 8000, floor: pan, wallCm: 8 },
+  });
+  expect(kept.ok()).toBe(true);
+  await newColorway(page, 'glaze', 'Glaze and pan');
+  await main(page).getByRole('button', { name: 'Add a pass' }).click();
+  await main(page)
+    .getByRole('button', { name: /^low immersion pan/ })
+    .click();
+  for (const word of ['In a vessel of its own', 'Go on with some of the bath before']) {
+    await main(page).getByRole('button', { name: 'More for Pass 2, low immersion pan' }).click();
+    await page.getByRole('menuitem', { name: word }).click();
+  }
+  // The way asks for a pan: the measured one is taken, with its floor.
+  await expect(main(page).getByLabel('Vessel of this pass')).toHaveValue('quarter-pan');
+  await expect(main(page).getByLabel('Length', { exact: true })).toHaveValue(/^40/);
+  await say(page, 'Of the bath before', '4 cups');
+  await expect(
+    main(page)
+      .getByText(/of the bath of glaze, with the acid in it/)
+      .filter({ hasText: '4 cups' }),
+  ).toBeVisible();
+  await say(page, 'Of the bath before', '1 L');
+  await saveAndBegin(page);
+  await expect(
+    main(page)
+      .getByText(/· Little Treble ·/)
+      .first(),
+  ).toBeVisible();
+  await until(page, /^Measure 1 L of the bath before into the Quarter pan$/);
+  await expect(
+    main(page)
+      .getByText(/· Quarter pan · pass 2 of 2/)
+      .first(),
+  ).toBeVisible();
+  await until(page, /^Lay the goods flat in the pan$/);
+  await expect(main(page).getByText('Vessel: Quarter pan.').first()).toBeVisible();
+  // 40 × 25 × 4 cm less 100 g at 1.31 g/mL are 3.92 L: a liter and 50 mL of stock are in it, and what the skein holds.
+  await until(page, /^Run water into the Quarter pan$/);
+  await toItsEnd(page);
+  await expect(main(page).getByText(/, in Little Treble, then Quarter pan/)).toBeVisible();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await main(page).getByRole('link', { name: /again/i }).first().click();
+  await expect(page).toHaveURL(/\/again/);
+  await expect(
+    main(page)
+      .getByText(/^Measure 1 L of the bath before into the Quarter pan/)
+      .first(),
+  ).toBeVisible();
+  await main(page).getByLabel('Count').first().fill('2');
+  await main(page).getByLabel('Count').first().press('Tab');
+  await expect(
+    main(page)
+      .getByText(/^Measure 2 L of the bath before into the Quarter pan/)
+      .first(),
+  ).toBeVisible();
+});

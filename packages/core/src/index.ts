@@ -102,6 +102,7 @@ export * from './recipe/unplannedPass';
 export * from './recipe/newGoodsLine';
 export * from './recipe/oldNote';
 export * from './recipe/passFromPattern';
+export * from './recipe/passIn';
 export * from './recipe/pattern';
 export * from './recipe/places';
 export * from './recipe/quantityFor';

@@ -83,7 +83,18 @@ export const BENCH_TOOLS = [
 ];
 export const POT = potSchema.parse({ id: 'pot', name: 'Pot', capacityMl: 12_000, powerWatts: 1800 });
 
+/** A measured pan that a pass can have for itself. */
+export const PAN = potSchema.parse({
+  id: 'pan',
+  name: 'Enamel pan',
+  kind: 'pan',
+  capacityMl: 15_000,
+  floor: { shape: 'rectangular', lengthCm: 50, widthCm: 30 },
+  wallCm: 10,
+});
+
 export const SHELF = {
+  pots: [PAN],
   bases: [WOOL, SOCK, SILK, COTTON_BLEND],
   dyes: [BLUE, RED, STRONG_RED],
   stocks: [BLUE_1, BLUE_4, RED_1],

@@ -221,6 +221,8 @@ const pass = fc.record({
   acids: fc.array(acid, { maxLength: 3 }),
   topUpMl: fc.oneof(fc.constant(0), anywhere('topUp')),
   topUpWithAcid: fc.boolean(),
+  potId: fc.option(fc.constant('pan'), { freq: 2 }),
+  takesOverMl: fc.oneof(fc.constant(0), anywhere('takenOver')),
   partsDepthPercent: anywhere('dos'),
   printDepthPercent: anywhere('dos'),
   heat: fc.option(
@@ -319,6 +321,8 @@ export const anyRecipeThen: fc.Arbitrary<Recipe> = anyRecipe.map((recipe) => ({
       ...one,
       method,
       topUpWithAcid: true,
+      potId: null,
+      takesOverMl: 0,
       dyes: one.dyes.map((line) => ({
         ...line,
         sectionId: sectionsOf(method).some(({ id }) => id === line.sectionId) ? line.sectionId : null,

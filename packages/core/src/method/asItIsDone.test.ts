@@ -1,21 +1,11 @@
 import { depth, dyeLine, SHELF } from '../../test/examples';
+import { card, CITRIC, formulated, HOT, planOf, usual } from '../../test/readAloud';
 import { begunBatch } from '../../test/records';
-import { METHODS, type MethodKind, type PassMethod } from '.';
-import { planFormulation } from '../plan/plan';
-import type { Plan } from '../plan/planTypes';
 import { cardLines } from '../record/cardLines';
-import { formulate } from '../recipe/materials';
-import { recipeSchema } from '../recipe/recipe';
-import { formatAmount } from '../units/formatQuantity';
 import { lineWords } from '../words/lineWords';
 import { noticeWords } from '../words/noticeWords';
 
-const CITRIC = { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' };
-const HOT = { heat: { temperatureC: 82, minutes: 20 } };
 const AB = [depth('d1', 'blue', 1, 'blue-1', 'a'), depth('d2', 'red', 0.5, 'red-1', 'b')];
-
-const usual = (kind: MethodKind, changes: object): PassMethod =>
-  ({ ...METHODS[kind].usual, ...changes }) as PassMethod;
 const place = (id: string, name: string, sharePercent: number) => ({ id, name, sharePercent });
 const zone = (id: string, name: string, sharePercent: number, shape = 'band') => ({
   id,
@@ -30,42 +20,6 @@ const section = (id: string, name: string, sharePercent: number, pickUpMlPerG: n
   pickUpMlPerG,
 });
 
-/** 200 g of wool, one pass; what is said of the pass, and of the whole. */
-const formulated = (method: PassMethod, pass: object = {}, recipe: object = {}) =>
-  formulate(
-    'x',
-    recipeSchema.parse({
-      goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],
-      wettingMinutes: 30,
-      passes: [
-        {
-          id: 'p1',
-          method,
-          dyes: [depth('d1', 'blue', 1, 'blue-1')],
-          water: { basis: 'ratio', value: 30 },
-          acids: [CITRIC],
-          ...pass,
-        },
-      ],
-      set: { method: 'steam', temperatureC: 98, minutes: 25, coolMinutes: 60 },
-      ...recipe,
-    }),
-    SHELF,
-  );
-const planOf = (...inputs: Parameters<typeof formulated>): Plan => planFormulation(formulated(...inputs));
-
-/** The card of a dyeing from its goods laid in to before they are rinsed, as it is read aloud. */
-function card(...inputs: Parameters<typeof formulated>): string[] {
-  const batch = begunBatch(formulated(...inputs));
-  return cardLines(batch.card)
-    .filter(({ id }) => !/soak|set$|^cool|^rinse|^heat$/.test(id))
-    .map((line) => {
-      const { title, detail, measure, wait } = lineWords(line, { batch, dyes: SHELF.dyes });
-      const much = measure ? `: ${formatAmount(measure.amount.value, measure.amount.unit)}` : '';
-      const long = wait ? `, ${formatAmount(wait.value, 'min')}` : '';
-      return `${title}${much}${long}${detail ? `. ${detail}` : ''}`;
-    });
-}
 const DRY = 'Spin and hang to dry';
 
 test('a pan in three zones with white left, and half as much of each color on the back', () => {

@@ -7,10 +7,26 @@ import { dilutionOf, idIn, of, type AcidWhen, type AnyScene, type SceneAcid, typ
 /** Water that scalds, °C (common practice, no source). */
 const SCALDS_C = 60;
 
-/** What an earlier pass left in the vessel, poured off; a bath that is kept stays. */
+/**
+ * What an earlier pass left in the vessel, poured off, and what goes on into this one taken over from where the goods
+ * were; a bath that is kept stays, or goes over whole.
+ */
 export function emptied(scene: AnyScene): WayStep[] {
-  if (!scene.fillTo) return [];
-  return [({ vessels }) => ((vessels.get(scene.vessel)?.liquid.ml ?? 0) > 0 ? [drained(scene)] : [])];
+  const { fillTo, takesOver, vessel } = scene;
+  return [
+    ({ vessels }) => {
+      const liquidIn = (id: string): number => vessels.get(id)?.liquid.ml ?? 0;
+      const stays = takesOver?.from === vessel ? (takesOver.ml ?? Number.POSITIVE_INFINITY) : 0;
+      const there = liquidIn(vessel);
+      return fillTo && there > stays ? [drained(scene, stays > 0 ? there - stays : null)] : [];
+    },
+    ({ vessels }) => {
+      if (!takesOver || takesOver.from === vessel) return [];
+      const there = vessels.get(takesOver.from)?.liquid.ml ?? 0;
+      const ml = Math.min(there, takesOver.ml ?? there);
+      return ml > 0 ? [tippedOver(scene, takesOver.from, ml < there ? ml : null)] : [];
+    },
+  ];
 }
 
 /** Water into the vessel, up to what is to be in it with all that is there and all that goes in beside it. */
@@ -31,18 +47,35 @@ export const water = (scene: AnyScene, celsius = scene.tapC): WayStep[] => [
   ...filled(scene, celsius, celsius >= SCALDS_C ? { cautions: ['scald'] } : {}),
 ];
 
-const drained = (scene: AnyScene): Written => ({
+/** @param ml how much of it; null: all */
+const drained = (scene: AnyScene, ml: number | null): Written => ({
   id: idIn(scene, 'move.drain'),
-  quiet: true,
+  quiet: ml === null,
   act: {
     kind: 'move',
     ...of(scene, null),
     from: { vessel: scene.vessel },
     to: null,
-    ml: null,
-    share: 1,
+    ml,
+    share: ml === null ? 1 : null,
     holds: null,
   },
+  hands: 2,
+});
+
+/** @param ml how much of it; null: all */
+const tippedOver = (scene: AnyScene, from: string, ml: number | null): Written => ({
+  id: idIn(scene, 'move.over'),
+  act: {
+    kind: 'move',
+    ...of(scene, null),
+    from: { vessel: from },
+    to: { vessel: scene.vessel },
+    ml,
+    share: ml === null ? 1 : null,
+    holds: null,
+  },
+  hands: 3,
 });
 
 /** Water into a vessel. @param celsius as it comes from the tap, unless it is to be warmer or colder */

@@ -1,10 +1,10 @@
 import { BENCH_TOOLS, depth, SHELF } from '../../test/examples';
+import { CITRIC, formulated, HOT, planOf, recipeOf, usual } from '../../test/readAloud';
 import { begunBatch } from '../../test/records';
 import { METHODS, type PassMethod } from '.';
 import { planFormulation } from '../plan/plan';
 import { cardLines } from '../record/cardLines';
 import { formulate, type Shelf } from '../recipe/materials';
-import { recipeSchema, type Recipe } from '../recipe/recipe';
 import { lineWords } from '../words/lineWords';
 import { noticeWords } from '../words/noticeWords';
 import { passSentence } from '../words/passSentence';
@@ -12,32 +12,11 @@ import { liesWords } from './arranged';
 import type { OwnStep } from './ownStep';
 import { summarizeBatch } from '../record/summary';
 
-const CITRIC = { material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' };
 const VINEGAR = { material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' };
-
-/** 200 g of wool at 1 % of blue from a jar of 1 %, in 30:1 where there is a bath. */
-const recipeOf = (method: PassMethod, changes: Record<string, unknown> = {}): Recipe =>
-  recipeSchema.parse({
-    goods: [{ id: 'g1', baseId: 'wool', count: 2, gramsEach: 100 }],
-    wettingMinutes: 30,
-    passes: [
-      {
-        id: 'p1',
-        method,
-        dyes: [depth('d1', 'blue', 1, 'blue-1')],
-        water: { basis: 'ratio', value: 30 },
-        acids: [CITRIC],
-        ...changes,
-      },
-    ],
-    set: { method: 'steam', temperatureC: 98, minutes: 25, coolMinutes: 60 },
-  });
-const usual = <K extends PassMethod['kind']>(kind: K, changes: object = {}): PassMethod =>
-  ({ ...METHODS[kind].usual, ...changes }) as PassMethod;
 
 /** What the card says of the dyeing itself: title, and detail where there is one. */
 function card(method: PassMethod, changes: Record<string, unknown> = {}): string[] {
-  const batch = begunBatch(formulate('x', recipeOf(method, changes), SHELF));
+  const batch = begunBatch(formulated(method, changes));
   return cardLines(batch.card)
     .filter(({ act, id }) => act.pass === 'p1' && !/\.(soak|lift|hold\.set)/.test(id))
     .map((line) => {
@@ -46,9 +25,9 @@ function card(method: PassMethod, changes: Record<string, unknown> = {}): string
     });
 }
 const idsOf = (method: PassMethod, changes: Record<string, unknown> = {}): string[] =>
-  cardLines(begunBatch(formulate('x', recipeOf(method, changes), SHELF)).card).map(({ id }) => id);
+  cardLines(begunBatch(formulated(method, changes)).card).map(({ id }) => id);
 const noticesOf = (method: PassMethod, changes: Record<string, unknown> = {}): string[] =>
-  planFormulation(formulate('x', recipeOf(method, changes), SHELF)).notices.map(noticeWords);
+  planOf(method, changes).notices.map(noticeWords);
 const sentence = (method: PassMethod, changes: Record<string, unknown> = {}): string => {
   const recipe = recipeOf(method, changes);
   const { passes } = planFormulation(formulate('x', recipe, SHELF));
@@ -59,7 +38,6 @@ const PAINTED = {
   dyes: [depth('d1', 'blue', 1, 'blue-1', 'a'), depth('d2', 'red', 0.5, 'red-1', 'b')],
   acids: [VINEGAR],
 };
-const HOT = { heat: { temperatureC: 82, minutes: 20 } };
 
 /** Each as a dyer reads it down the card; written by hand. */
 const CARDS: [PassMethod, Record<string, unknown>, string[]][] = [
@@ -195,9 +173,7 @@ test('doses that are not waited for have no wait between them, and keep their nu
 
 test('a stack that keeps all of its paint drains nothing from layer to layer', () => {
   const acts = (drainPercent: number): string[] =>
-    begunBatch(formulate('x', recipeOf(usual('painted stack', { drainPercent })), SHELF)).card.acts.map(
-      ({ id }) => id,
-    );
+    begunBatch(formulated(usual('painted stack', { drainPercent }))).card.acts.map(({ id }) => id);
   expect(acts(0).filter((id) => id.includes('drain'))).toEqual([]);
   expect(acts(20).filter((id) => id.includes('drain'))).toEqual(['p1.drain.layer1', 'p1.drain.layer2']);
   expect(acts(20).filter((id) => id.includes('paint.'))).toEqual([
@@ -432,7 +408,7 @@ test('a pan holds area times wall, and what needs more is over the rim', () => {
 
 test('several powders share what is covered; painting across lies across', () => {
   const looks = (method: PassMethod, changes: Record<string, unknown>) =>
-    summarizeBatch(begunBatch(formulate('x', recipeOf(method, changes), SHELF)), SHELF.dyes).look;
+    summarizeBatch(begunBatch(formulated(method, changes)), SHELF.dyes).look;
   const two = { dyes: [depth('d1', 'blue', 0.5, null), depth('d2', 'red', 0.5, null)] };
   const where = (look: ReturnType<typeof looks>) => look.coats[0]!.parts.map((part) => part.where);
   expect(where(looks(usual('sprinkle', { coverPercent: 30 }), two))).toEqual([

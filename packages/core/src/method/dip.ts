@@ -73,6 +73,8 @@ function dipped(scene: Scene<Settings>, end: DippedEnd, nth: number): WayStep[] 
               },
             ]
           : []),
+        // An end that is lifted out after it takes its late acid before that.
+        ...(!last && dose.nth === steps ? lateAcids(bath) : []),
         end.id === null ? held : lineWith(held, { act: { ...held.act, line: end.id } }),
       ];
     }).flat(),

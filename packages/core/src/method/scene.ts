@@ -69,6 +69,8 @@ export interface Scene<S> {
   parts: readonly ScenePart[];
   /** Liquid that is to be in the vessel, mL: what goes in beside water is taken off. Null: what is there stays. */
   fillTo: { ml: number; besideMl: number } | null;
+  /** Liquid of the pass before that goes on into this one: from where, and how much of it, mL; null: all. */
+  takesOver: { from: string; ml: number | null } | null;
   /** Water that paint is filled up with, mL. */
   paintWaterMl: number;
   lies: ActOf<'place'>['lies'];

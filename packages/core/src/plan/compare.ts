@@ -54,6 +54,10 @@ function same(a: ComparedLine['before'], b: ComparedLine['before']): boolean {
   return a.unit === b.unit && Math.abs(a.value - b.value) <= 1e-9 * Math.max(1, Math.abs(a.value));
 }
 
+/** Where a pass is dyed, in words. */
+const inVessel = (pass: Compared | undefined): string | null =>
+  pass ? (pass.vessel ?? 'that of the batch') : null;
+
 function passLines(old: Compared | undefined, now: Compared | undefined, prefix: string): ComparedLine[] {
   const olds = old?.pours ?? [];
   const news = now?.pours ?? [];
@@ -78,6 +82,10 @@ function passLines(old: Compared | undefined, now: Compared | undefined, prefix:
     ...method,
     line(label('goods'), old?.lie ?? null, now?.lie ?? null),
     ...dyes.map((one) => ({ ...one, label: label(one.label) })),
+    ...(old?.vessel || now?.vessel ? [line(label('vessel'), inVessel(old), inVessel(now))] : []),
+    ...(old?.takenOver || now?.takenOver
+      ? [line(label('of the bath before'), old?.takenOver ?? null, now?.takenOver ?? null)]
+      : []),
     line(label('water'), old?.water ?? null, now?.water ?? null),
     ...Array.from({ length: acids }, (_, i) => {
       const [before, after] = [old?.acids[i], now?.acids[i]];

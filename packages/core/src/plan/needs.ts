@@ -1,5 +1,6 @@
 import { ACIDS } from '../materials/acids';
 import { amountOf } from '../process/amountOf';
+import { potsOf } from '../recipe/materials';
 import type { Formulation } from '../recipe/recipe';
 import type { Plan } from './planTypes';
 
@@ -79,15 +80,15 @@ export function vesselClashes(
 ): VesselClash[] {
   const wanted = new Map<string, VesselClash>();
   for (const { formulation } of batches) {
-    const { pot, name } = formulation;
-    if (!pot) continue;
-    const known = wanted.get(pot.id);
-    wanted.set(pot.id, {
-      potId: pot.id,
-      name: pot.name,
-      batches: [...(known?.batches ?? []), name],
-      holds: inUse.get(pot.id) ?? null,
-    });
+    for (const pot of potsOf(formulation)) {
+      const known = wanted.get(pot.id);
+      wanted.set(pot.id, {
+        potId: pot.id,
+        name: pot.name,
+        batches: [...(known?.batches ?? []), formulation.name],
+        holds: inUse.get(pot.id) ?? null,
+      });
+    }
   }
   return [...wanted.values()].filter(({ batches: list, holds }) => list.length > 1 || holds !== null);
 }

@@ -13,7 +13,8 @@ import type { Dye } from '../shelf/dye';
 import type { Unit } from '../figure/figure';
 import { saidBySpoon } from '../units/saidBy';
 import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
-import type { Formulation, Pass } from '../recipe/recipe';
+import { potOfPass } from '../recipe/materials';
+import type { Formulation, HeatProgram, Pass } from '../recipe/recipe';
 
 /** What is said by the spoon needs no other tool. */
 const isBySpoon = ({ each }: PourLine): boolean => saidBySpoon(each.measure?.said ?? '');
@@ -35,6 +36,7 @@ export type Saying =
   | { code: 'more than bath'; ml: number; decidedMl: number; paint: boolean }
   | { code: 'of its way'; kind: MethodKind; notice: WayNotice }
   | { code: 'pot too small'; pot: string; holdsMl: number; needsMl: number }
+  | { code: 'less to take over'; askedMl: number; thereMl: number }
   | { code: 'kept bath without acid' | 'no acid' }
   | { code: 'acid does not dissolve'; bathMl: number; amount: number; unit: Unit; acid: string }
   | { code: 'very acid' | 'not acid enough'; pH: number; window: readonly [number, number] }
@@ -92,7 +94,7 @@ export function noticesFor(
       return planned
         ? [
             ...pourNotices(pass, planned, formulation, context, drawn),
-            ...bathNotices(pass, planned, plan, formulation.pot),
+            ...bathNotices(pass, planned, plan, potOfPass(pass, formulation)),
             ...acidNotices(pass, planned),
             ...heatNotices(pass, planned, { plan, formulation, bases, window }),
           ]
@@ -213,6 +215,9 @@ function bathNotices(pass: Pass, planned: PlannedPass, plan: Unnoticed, pot: For
   const { decidedMl } = planned;
   if (!keepsBath(pass) && way.liquid !== 'ice' && poured + liquidAcid > decidedMl * (1 + 1e-9))
     say({ code: 'more than bath', ml: poured + liquidAcid, decidedMl, paint }, paint ? { asks: true } : {});
+  const { takenOver } = planned;
+  if (takenOver && takenOver.value < pass.takesOverMl * (1 - 1e-9))
+    say({ code: 'less to take over', askedMl: pass.takesOverMl, thereMl: takenOver.value });
   const form = plan.goods.find((line) => isNeverWrung(line.form))?.form;
   if (form !== undefined && TWISTS.includes(pass.arrangement.kind))
     say({ code: 'never twisted', form }, { asks: true });
@@ -276,15 +281,15 @@ function heatNotices(pass: Pass, planned: PlannedPass, goods: HeatedGoods): Noti
     ...saying,
     ...(blocks && { blocks }),
   });
-  return hotNotices(pass.heat.temperatureC, pass.heat.rampCPerMin, planned.bath.value, goods, true, say);
+  const pot = potOfPass(pass, goods.formulation);
+  return hotNotices(pass.heat, { bathMl: planned.bath.value, pot }, goods, true, say);
 }
 
 /** What holds for any bath on a ring: boiling, the fiber's ceiling, the ring's power, a gentle rise. */
 function hotNotices(
-  temperatureC: number,
-  rampCPerMin: number,
-  bathMl: number,
-  { plan, formulation: { pot, place }, bases, window }: HeatedGoods,
+  { temperatureC, rampCPerMin }: Pick<HeatProgram, 'temperatureC' | 'rampCPerMin'>,
+  { bathMl, pot }: { bathMl: number; pot: Formulation['pot'] },
+  { plan, formulation: { place }, bases, window }: HeatedGoods,
   onRing: boolean,
   say: (saying: Saying, blocks?: boolean) => Notice,
 ): Notice[] {
@@ -343,9 +348,11 @@ function setNotices(goods: HeatedGoods): Notice[] {
   if (set.method !== 'oven' || set.temperatureC <= plan.set.boiling.value)
     notices.push(
       ...hotNotices(
-        set.temperatureC,
-        set.rampCPerMin,
-        plan.passes.at(-1)?.bath.value ?? 0,
+        set,
+        {
+          bathMl: plan.passes.at(-1)?.bath.value ?? 0,
+          pot: last ? potOfPass(last, formulation) : formulation.pot,
+        },
         goods,
         onRing,
         say,

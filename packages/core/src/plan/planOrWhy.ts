@@ -1,5 +1,6 @@
 import { orWhy } from '../figure/orWhy';
 import { formulateColorway, type Shelf } from '../recipe/materials';
+import { notOwn } from '../recipe/passIn';
 import type { Colorway, Formulation } from '../recipe/recipe';
 import { firstFree, vesselChoices } from '../shelf/vesselChoices';
 import type { PlanContext } from './notices';
@@ -37,6 +38,7 @@ export function planInFirstFree(
   const { recipe } = colorway;
   const first = planOrWhy(colorway, shelf, context);
   if (recipe.potId !== null || !first.plan) return first;
-  const pot = firstFree(vesselChoices(shelf.pots ?? [], inUse, potNeedsMl(recipe, first.plan)));
+  const choices = vesselChoices(shelf.pots ?? [], inUse, potNeedsMl(recipe, first.plan));
+  const pot = firstFree(notOwn(choices, recipe));
   return pot ? planOrWhy({ ...colorway, recipe: { ...recipe, potId: pot.id } }, shelf, context) : first;
 }

@@ -7,6 +7,7 @@ import { HANDLING_C, setMethodFacts } from '../heat/setMethods';
 import type { Plan } from './planTypes';
 import type { Formulation } from '../recipe/recipe';
 import type { Story } from './story';
+import { potAt } from './ownVessel';
 import { risesTogether, vesselHeat } from './vesselHeat';
 
 const PRACTICE = 'common practice, no source';
@@ -15,7 +16,8 @@ const PRACTICE = 'common practice, no source';
 const NEAR_STEAM_C = 5;
 
 /** The set: rise, hold, cool, and what the place allows. Read from its acts and the state it ends in. */
-export function planSet({ recipe, pot, place, asWritten = {} }: Formulation, story: Story): Plan['set'] {
+export function planSet(formulation: Formulation, story: Story): Plan['set'] {
+  const { recipe, place, asWritten = {} } = formulation;
   const { set } = recipe;
   const facts = setMethodFacts(set.method);
   const boiling = boilingPointC(place.altitudeM);
@@ -23,6 +25,7 @@ export function planSet({ recipe, pot, place, asWritten = {} }: Formulation, sto
   const held = story.set.find(({ act }) => act.kind === 'hold' && act.purpose === 'set');
   const heated =
     held?.act.kind === 'hold' ? vesselHeat(held.after, held.act.vessel) : { waterMl: 0, fiberGrams: 0 };
+  const pot = held?.act.kind === 'hold' ? potAt(formulation, held.act.vessel) : formulation.pot;
   const capacity = heatCapacityJPerK(heated.waterMl, heated.fiberGrams, pot?.vesselJPerK ?? 0);
   const steamC = Math.min(set.temperatureC, boiling);
   const center =

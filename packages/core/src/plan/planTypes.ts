@@ -155,6 +155,8 @@ export interface PlannedPass {
   id: string;
   kind: MethodKind;
   title: string;
+  /** The vessel that it has for itself, by name; null for that of the batch. */
+  vessel: string | null;
   /** Goods that this pass reaches. */
   goods: Figure;
   parts: PlannedPart[];
@@ -164,7 +166,9 @@ export interface PlannedPass {
   /** Water to run: the bath less everything poured into it and what is in the pot already. */
   water: Figure;
   acids: PlannedAcid[];
-  /** Pure acids that a kept bath brings along, g. */
+  /** Liquid of the pass before that goes on into this one, where only a part of it does; null for none. */
+  takenOver: Figure | null;
+  /** Pure acids that the bath before brings along, g. */
   acidsBefore: AcidsInBath;
   /** All that is in the bath with the goods, and what they bring: what its pH is asked of. */
   inBath: Bath;

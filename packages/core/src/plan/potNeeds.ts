@@ -8,12 +8,12 @@ export function fullMl(pass: Pass, planned: PlannedPass, wogGrams: number): numb
   return liquid === 'pan' || liquid === 'paint' ? null : planned.bath.value + wogGrams + pass.topUpMl;
 }
 
-/** What the pot of a plan must hold, mL: its fullest pass; 0 where no pass needs one. */
+/** What the pot of a plan must hold, mL: its fullest pass; 0 where no pass needs one, or each has its own. */
 export const potNeedsMl = ({ passes }: Recipe, plan: Pick<Plan, 'passes' | 'wog'>): number =>
   Math.max(
     0,
     ...passes.flatMap((pass, i) => {
       const planned = plan.passes[i];
-      return (planned && fullMl(pass, planned, plan.wog.value)) ?? [];
+      return (pass.potId === null && planned && fullMl(pass, planned, plan.wog.value)) || [];
     }),
   );

@@ -263,8 +263,10 @@ export const stockPouredMl = (pours: readonly PourLine[]): number =>
   pours.reduce((sum, pour) => sum + pouredMl(pour), 0);
 
 /** What a line brings into the pot as liquid, mL. */
-export function pouredMl({ volume, dilution, measured, each, later, doses }: PourLine): number {
-  if (!volume) return 0;
+export const pouredMl = (pour: PourLine): number => (pour.volume ? measuredOutInAll(pour) : 0);
+
+/** What is measured out for a line over all its doses: mL of stock or of its dilution, or g of powder. */
+export function measuredOutInAll({ dilution, measured, each, later, doses }: PourLine): number {
   const first = (dilution?.pour ?? measured?.reading ?? each).value;
   return later.length > 0 ? later.reduce((sum, { amount }) => sum + amount.value, first) : first * doses;
 }

@@ -40,7 +40,7 @@ interface Put {
  * to together with those that went in before it.
  */
 export function readAcids(
-  { acids, pass, kept, goodsGrams }: ToldPass,
+  { acids, pass, kept, takenOver, goodsGrams }: ToldPass,
   lines: readonly Told[],
   { bath, bathOnly, inBath }: PassLiquids,
   formulation: Formulation,
@@ -71,7 +71,8 @@ export function readAcids(
     );
   });
   const all = acidGrams(inBath);
-  const poured = (kept ? acidGrams(kept) : 0) + inOrder.reduce((sum, put) => sum + acidGrams(put.brought), 0);
+  const poured =
+    acidGrams(kept ?? takenOver ?? NO_BATH) + inOrder.reduce((sum, put) => sum + acidGrams(put.brought), 0);
   // Goods that come out of an acid bath bring acid along even where none is poured.
   const grams = poured > 0 ? poured : all;
   return {

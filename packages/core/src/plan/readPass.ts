@@ -5,6 +5,7 @@ import { methodFacts } from '../method';
 import type { WayRead } from '../method/method';
 import { ACIDS } from '../materials/acids';
 import type { ActOf } from '../process/act';
+import { ownPot } from '../recipe/materials';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { formatAmount } from '../units/formatQuantity';
 import { acidsIn, around, NO_BATH, together } from './liquids';
@@ -27,14 +28,15 @@ export function readPass(
   formulation: Formulation,
   wogGrams: number,
 ): PlannedPass {
-  const { pass, pours, goodsGrams, decided, kept, end, lines } = told;
+  const { pass, pours, goodsGrams, decided, end, lines } = told;
+  const before = told.kept ?? told.takenOver ?? NO_BATH;
   const way = methodFacts(pass.method.kind);
   const owed = set.filter(({ act }) => act.pass === pass.id);
   const all = [...lines, ...owed];
   // Acid that goes in after the paint is on comes beside it; all other liquid is the bath.
   const isBath = ({ act }: Told): boolean =>
     way.liquid !== 'paint' || (act.purpose !== 'warm' && act.purpose !== 'late');
-  const bathOnly = together(kept ?? NO_BATH, broughtBy(all, isBath));
+  const bathOnly = together(before, broughtBy(all, isBath));
   const withGoods = together(around(end, told.scene.vessel), broughtBy(owed));
   // What the pass does not reach keeps the acid that it came with.
   const inBath = {
@@ -50,6 +52,7 @@ export function readPass(
     id: pass.id,
     kind: pass.method.kind,
     title: way.label,
+    vessel: ownPot(pass, formulation)?.name ?? null,
     goods: figure(
       goodsGrams,
       'g',
@@ -65,7 +68,8 @@ export function readPass(
     ),
     water: measuredOut(waterFigure(told, bath), { as: 'water', said: written(pass, 'water', formulation) }),
     acids,
-    acidsBefore: acidsIn(kept ?? NO_BATH),
+    takenOver: takenOverFigure(told, written(pass, 'takesOverMl', formulation)),
+    acidsBefore: acidsIn(before),
     inBath,
     decidedMl: decided.value,
     said: way.notices(pass.method, read),
@@ -119,7 +123,21 @@ const bathFigure = (ml: number, decided: Figure): Figure =>
 const isWater = ({ act }: Told): boolean =>
   act.kind === 'run' && (act.purpose === 'bath' || act.purpose === 'paint');
 
-function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figure): Figure {
+/** A part of the bath before; less than was asked for where there was no more. */
+function takenOverFigure({ pass, takenOver }: ToldPass, said: string | null): Figure | null {
+  if (!takenOver) return null;
+  const asked = pass.takesOverMl;
+  return measuredOut(
+    figure(takenOver.ml, 'mL', () =>
+      takenOver.ml < asked
+        ? `all that is left in the vessel of the pass before; ${formatAmount(asked, 'mL')} were decided`
+        : 'as decided',
+    ),
+    { as: 'water', said },
+  );
+}
+
+function waterFigure({ lines, pours, acids, kept, takenOver, scene }: ToldPass, bath: Figure): Figure {
   const { ml } = broughtBy(lines, isWater);
   if (kept)
     return figure(
@@ -134,12 +152,13 @@ function waterFigure({ lines, pours, acids, kept, scene }: ToldPass, bath: Figur
     acids.filter(({ when }) => when !== 'soak' && (scene.fillTo !== null || when === 'start')),
   );
   const whole = scene.fillTo ? bath.value : ml + stock + acid;
-  const wet = whole - stock - acid - ml;
+  const before = takenOver?.ml ?? 0;
+  const wet = whole - stock - acid - before - ml;
   return figure(
     Math.max(0, ml),
     'mL',
     () =>
-      `${formatAmount(whole, 'mL')} ${scene.fillTo ? 'bath' : 'paint'} − ${formatAmount(stock, 'mL')} stock − ${formatAmount(acid, 'mL')} liquid acid${wet > 0.5 ? ` − ${formatAmount(wet, 'mL')} in the wet goods` : ''}`,
+      `${formatAmount(whole, 'mL')} ${scene.fillTo ? 'bath' : 'paint'} − ${formatAmount(stock, 'mL')} stock − ${formatAmount(acid, 'mL')} liquid acid${before > 0 ? ` − ${formatAmount(before, 'mL')} of the bath before` : ''}${wet > 0.5 ? ` − ${formatAmount(wet, 'mL')} in the wet goods` : ''}`,
   );
 }
 

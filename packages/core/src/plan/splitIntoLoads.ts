@@ -1,5 +1,6 @@
 import { FieldError } from '../figure/fieldError';
 import type { Shelf } from '../recipe/materials';
+import { passIn } from '../recipe/passIn';
 import type { Formulation, Recipe } from '../recipe/recipe';
 import type { Pot } from '../shelf/pot';
 import { formatAmount } from '../units/formatQuantity';
@@ -105,23 +106,16 @@ function planLoad(
   const recipe = inPan(withCount(colorway.recipe, count, whole), pot);
   const { plan, formulation } = planOrWhy(
     { ...colorway, recipe: { ...recipe, potId: pot.id } },
-    { ...shelf, pots: [pot] },
+    { ...shelf, pots: [pot, ...(shelf.pots ?? []).filter(({ id }) => id !== pot.id)] },
   );
   return plan ? { plan, formulation } : null;
 }
 
 /** A pan that was measured is the pan that its load lies in. */
-const inPan = (recipe: Recipe, { floor, wallCm }: Pot): Recipe =>
-  floor === null
-    ? recipe
-    : {
-        ...recipe,
-        passes: recipe.passes.map((pass) =>
-          pass.method.kind === 'low immersion'
-            ? { ...pass, method: { ...pass.method, pan: floor, wallCm: wallCm ?? pass.method.wallCm } }
-            : pass,
-        ),
-      };
+const inPan = (recipe: Recipe, pot: Pot): Recipe => ({
+  ...recipe,
+  passes: recipe.passes.map((pass) => (pass.potId === null ? passIn(pass, pot) : pass)),
+});
 
 /** Why no vessel holds a piece, with the way out. */
 function holdsNone(pots: readonly Pot[], planned: PlanLoad): string {

@@ -10,7 +10,7 @@ import { emptyState, type State } from '../process/state';
 import { formulate } from '../recipe/materials';
 import { planFormulation } from './plan';
 import type { Plan } from './planTypes';
-import { pouredMl } from './pours';
+import { measuredOutInAll } from './pours';
 import { cardSchema, type Card } from '../record/card';
 import { cardOf } from '../record/cardOf';
 
@@ -92,10 +92,7 @@ test('all the dye that is poured is on the goods or in what is left over, none i
       .flatMap((pass) => pass.pours)
       .reduce((sum, pour) => {
         const strength = (pour.dilution?.strengthPercent ?? pour.strengthPercent ?? 100) / 100;
-        const grams = pour.volume
-          ? pouredMl(pour) * strength
-          : (pour.measured?.reading.value ?? pour.each.value) * pour.doses;
-        return sum + grams * pour.lotStrength;
+        return sum + measuredOutInAll(pour) * (pour.volume ? strength : 1) * pour.lotStrength;
       }, 0);
     const onGoods = receivedBy(after).reduce((sum, { standardGrams }) => sum + standardGrams, 0);
     const left = [...after.vessels].reduce(

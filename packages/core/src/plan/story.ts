@@ -6,7 +6,8 @@ import { ready } from '../method/ready';
 import type { AnyScene, Scene } from '../method/scene';
 import { DYED_IN } from '../process/terms';
 import { emptyState, type State } from '../process/state';
-import { named } from '../recipe/materials';
+import { named, ownPot } from '../recipe/materials';
+import { takenOverMl } from '../recipe/passIn';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import { isNeverWrung } from '../shelf/forms';
@@ -14,6 +15,7 @@ import type { Base } from '../shelf/base';
 import { broughtGoods, broughtVessel } from './brought';
 import { keepPasses, keptPasses } from './keptPasses';
 import { acidGrams, around, boundMeqOf, brought, NO_BATH, together, type Bath } from './liquids';
+import { ownPotAt, ownVessel, roleIn } from './ownVessel';
 import { planPour, stockPouredMl, type PassGoods } from './pours';
 import type { PourLine } from './planTypes';
 import {
@@ -46,6 +48,8 @@ export interface ToldPass {
   decided: Figure;
   /** What a kept bath holds once the goods are out of it; nothing for any other. */
   kept: Bath | null;
+  /** What a part of the bath before brings, where only that goes on. */
+  takenOver: Bath | null;
   /** Acid that the fiber of the goods carries as the pass begins, meq. */
   boundMeqBefore: number;
   lines: Told[];
@@ -144,7 +148,7 @@ function tellPass({
   felts,
   before,
 }: PassInputs): ToldPass {
-  const { recipe, place, pot } = formulation;
+  const { recipe, place } = formulation;
   const way = methodFacts(pass.method.kind);
   const reached = passShare(pass.method);
   const goodsGrams = goods.wogGrams * reached;
@@ -157,8 +161,9 @@ function tellPass({
   const last = index === recipe.passes.length - 1;
   // Its own, so that a later pass adds nothing to it.
   telling.roles = new Map(telling.roles);
-  const vessel = before && keepsBath(pass) ? before.scene.vessel : way.needs;
-  if (!telling.roles.has(vessel)) telling.roles.set(vessel, way.needs);
+  const own = ownPot(pass, formulation);
+  const vessel = own ? ownVessel(own) : before && keepsBath(pass) ? before.scene.vessel : way.needs;
+  if (!telling.roles.has(vessel)) telling.roles.set(vessel, own ? roleIn(own, way.needs) : way.needs);
   const soakAcids = resolveAcids(pass, soaks, { bathMl: 0, soakMl, goodsGrams }, (when) => when === 'soak');
   const plain: AnyScene & { settings: PassMethod } = {
     settings: pass.method,
@@ -170,6 +175,7 @@ function tellPass({
     acids: soakAcids.map(sceneAcid),
     parts: sceneParts(pass.method, pours, goods.wogGrams),
     fillTo: null,
+    takesOver: before && takesOver(pass, before.scene.vessel, vessel),
     paintWaterMl: 0,
     lies: pass.arrangement,
     // Whoever composes a way step by step may have wetted the goods outside of it.
@@ -185,11 +191,13 @@ function tellPass({
     catchUp: recipe.goods.filter((line) => line.catchUp).map((line) => line.id),
     pressed,
     felts,
-    rise: (state, of, toC, ramp) => riseOf({ pot, place }, state, of, toC, ramp),
+    rise: (state, of, toC, ramp) => riseOf(formulation, state, of, toC, ramp),
   };
   tell(telling, ready(plain));
   const boundMeqBefore = boundMeqOf(telling.state);
-  const kept = keepsBath(pass) ? around(withoutGoods(telling.state), vessel) : null;
+  const left = before ? around(withoutGoods(telling.state), before.scene.vessel) : NO_BATH;
+  const kept = keepsBath(pass) ? left : null;
+  const takenOver = kept ? null : partOf(left, plain.takesOver?.ml ?? 0);
   const painted = plain.parts.filter(({ id }) => plain.dyes.some(({ placeId }) => placeId === id));
   const decided = bathAsDecided(pass, {
     thereMl: kept?.ml ?? null,
@@ -210,7 +218,9 @@ function tellPass({
   ];
   const poured = stockPouredMl(pours);
   const gPerL =
-    (1000 * ((kept ? acidGrams(kept) : 0) + acids.reduce((sum, { amounts }) => sum + amounts.pureGrams, 0))) /
+    (1000 *
+      (acidGrams(kept ?? takenOver ?? NO_BATH) +
+        acids.reduce((sum, { amounts }) => sum + amounts.pureGrams, 0))) /
     Math.max(1, decided.value);
   const scene: Scene<PassMethod> = {
     ...plain,
@@ -234,11 +244,25 @@ function tellPass({
     goodsGrams,
     decided,
     kept,
+    takenOver,
     boundMeqBefore,
     lines: telling.lines.slice(from),
     end,
     after: telling.state,
   };
+}
+
+/** What of the bath before goes on into a pass, and where that is; paint and ice stand in no bath. */
+function takesOver(pass: Pass, from: string, vessel: string): AnyScene['takesOver'] {
+  if (keepsBath(pass)) return from === vessel ? null : { from, ml: null };
+  const ml = takenOverMl(pass);
+  return ml > 0 ? { from, ml } : null;
+}
+
+/** So much of a bath; null for none. @param ml at most all of it */
+function partOf(bath: Bath, ml: number): Bath | null {
+  const taken = Math.min(bath.ml, ml);
+  return taken > 0 ? together(NO_BATH, bath, taken / bath.ml) : null;
 }
 
 /** How goods leave a pass: those that are never wrung drip. */
@@ -287,10 +311,14 @@ function bringGoods({ recipe, water }: Formulation, bases: readonly Base[]): Wri
 }
 
 const bringVessel =
-  ({ pot }: Formulation): Telling['vessel'] =>
+  (formulation: Formulation): Telling['vessel'] =>
   (state, id, role) => {
+    const own = ownPotAt(formulation, id);
     const isMain =
-      DYED_IN.includes(role) && !state.vessels.values().some((vessel) => DYED_IN.includes(vessel.role));
+      DYED_IN.includes(role) &&
+      !state.vessels
+        .entries()
+        .some(([there, vessel]) => DYED_IN.includes(vessel.role) && !ownPotAt(formulation, there));
     return {
       id: `bring.vessel.${id}`,
       quiet: true,
@@ -299,7 +327,7 @@ const bringVessel =
         pass: null,
         line: null,
         purpose: null,
-        thing: broughtVessel(id, role, isMain ? pot : null),
+        thing: broughtVessel(id, role, own ?? (isMain ? formulation.pot : null)),
       },
     };
   };

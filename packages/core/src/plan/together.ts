@@ -1,4 +1,4 @@
-import type { Shelf } from '../recipe/materials';
+import { potsOf, type Shelf } from '../recipe/materials';
 import { planInFirstFree, planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
 import { withCount } from './withCount';
 
@@ -31,8 +31,7 @@ export function planTogether<Asked extends AskedBatch>(
     if (!whole.plan) return { ...whole, asked: one };
     const recipe = { ...withCount(colorway.recipe, count, whole), potId };
     const planned = planInFirstFree({ ...colorway, recipe }, shelf, taken);
-    const pot = planned.formulation?.pot;
-    if (pot) taken.set(pot.id, colorway.name);
+    for (const { id } of planned.formulation ? potsOf(planned.formulation) : []) taken.set(id, colorway.name);
     return { ...planned, asked: one };
   });
 }

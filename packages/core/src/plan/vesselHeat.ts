@@ -4,6 +4,7 @@ import type { Line } from '../method/line';
 import type { State } from '../process/state';
 import type { Formulation } from '../recipe/recipe';
 import { around, piecesAt } from './liquids';
+import { potAt } from './ownVessel';
 
 /** What is to be heated in a vessel: its liquid, what the goods hold, the goods themselves, and how warm they are. */
 export interface VesselHeat {
@@ -26,14 +27,15 @@ export function vesselHeat(state: State, vessel: string): VesselHeat {
 
 /** Time that the pot takes to bring a vessel’s contents to a temperature. */
 export function riseOf(
-  { pot, place }: Pick<Formulation, 'pot' | 'place'>,
+  formulation: Pick<Formulation, 'pot' | 'passPots' | 'place'>,
   state: State,
   vessel: string,
   toC: number,
   rampCPerMin: number,
 ): Figure {
   const { waterMl, fiberGrams, celsius } = vesselHeat(state, vessel);
-  return riseFigure({ waterMl, fiberGrams, pot, roomC: place.roomC }, celsius, toC, rampCPerMin);
+  const pot = potAt(formulation, vessel);
+  return riseFigure({ waterMl, fiberGrams, pot, roomC: formulation.place.roomC }, celsius, toC, rampCPerMin);
 }
 
 /** The rises among some acts as one. */

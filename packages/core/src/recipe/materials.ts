@@ -7,7 +7,7 @@ import type { Studio } from '../shelf/studio';
 import type { Tool } from '../shelf/tool';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import { powdersWithin } from '../amounts/premix';
-import type { Colorway, Formulation, Recipe } from './recipe';
+import type { Colorway, Formulation, Pass, Recipe } from './recipe';
 
 /** Everything a recipe may refer to. */
 export interface Shelf {
@@ -73,6 +73,7 @@ export function formulate(
     dyes: [...dyes.values()],
     stocks: [...stocks.values()],
     pot,
+    passPots: potsOfPasses(recipe, pot, shelf.pots ?? []),
     tools: (shelf.tools ?? []).filter((tool) => !tool.retired),
     spoons: shelf.studio?.spoons ?? 'US',
     water: shelf.studio?.water ?? DEFAULT_WATER,
@@ -80,6 +81,28 @@ export function formulate(
     ...(typeof citric === 'number' && { citricGramsPerTeaspoon: citric }),
   };
 }
+
+/** Vessels that passes have for themselves, each once; one that has left the shelf is none, as for a whole recipe. */
+const potsOfPasses = ({ passes }: Recipe, main: Pot | null, pots: readonly Pot[]): Pot[] =>
+  pots.filter(({ id }) => id !== main?.id && passes.some(({ potId }) => potId === id));
+
+/** The vessel that one pass has for itself; null where it is dyed in that of the batch. */
+export const ownPot = (
+  { potId }: Pick<Pass, 'potId'>,
+  { passPots }: Pick<Formulation, 'passPots'>,
+): Pot | null => passPots.find(({ id }) => id === potId) ?? null;
+
+/** The vessel that a pass is dyed in; null where none was chosen. */
+export const potOfPass = (
+  pass: Pick<Pass, 'potId'>,
+  formulation: Pick<Formulation, 'pot' | 'passPots'>,
+): Pot | null => ownPot(pass, formulation) ?? formulation.pot;
+
+/** Every vessel that goods are dyed in. */
+export const potsOf = ({ pot, passPots }: Pick<Formulation, 'pot' | 'passPots'>): Pot[] => [
+  ...(pot ? [pot] : []),
+  ...passPots,
+];
 
 /** A colorway as a formulation: with its materials, and with what was typed for its amounts. @throws FieldError as `formulate` */
 export const formulateColorway = (

@@ -59,6 +59,8 @@ export function plannedText(
       return (
         asWritten[act.purpose === 'top up' ? `passes.${pass.id}.topUpMl` : `passes.${pass.id}.water`] ?? null
       );
+    case 'move':
+      return pass && act.holds === null ? (asWritten[`passes.${pass.id}.takesOverMl`] ?? null) : null;
     case 'put':
       if (act.material.kind === 'acid') return asWritten[acidPathOf(act)] ?? null;
       // What nobody planned stands in a recipe by its dye.

@@ -98,6 +98,8 @@ export function newPass(
     acids: [usualAcid(kind, shelf.studio?.habits.usualAcid, before?.acids[0])],
     topUpMl: 0,
     topUpWithAcid: true,
+    potId: null,
+    takesOverMl: 0,
     heat: null,
   };
 }
@@ -118,6 +120,7 @@ export function newStepsPass(id: string, before: Pass): Pass {
     water: { basis: 'kept' },
     acids: [],
     topUpMl: 0,
+    takesOverMl: 0,
     heat: null,
   };
 }

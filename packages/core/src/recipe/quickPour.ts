@@ -181,6 +181,8 @@ export function quickFormulation(
         printDepthPercent: 1,
         topUpMl: 0,
         topUpWithAcid: true,
+        potId: null,
+        takesOverMl: 0,
         heat: null,
         dyes: quick.dyes.map((line, i) => ({
           id: line.id,
@@ -203,6 +205,7 @@ export function quickFormulation(
     dyes,
     stocks,
     pot: null,
+    passPots: [],
     tools: [],
     spoons,
     water: studio?.water ?? DEFAULT_WATER,

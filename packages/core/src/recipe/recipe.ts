@@ -113,6 +113,10 @@ export const passSchema = z.strictObject({
   /** True for what was poured off or lifted out, which took its acid along; false for what steamed away, which left it. */
   topUpWithAcid: z.boolean({ error: 'Acid with the top-up is yes or no.' }).default(true),
   heat: heatProgramSchema.nullable().default(null),
+  /** A vessel of its own on the shelf; null: the one that the batch is dyed in. */
+  potId: idSchema.nullable().default(null),
+  /** Liquid of the pass before that goes on into this one, mL; a bath that is kept goes on whole. */
+  takesOverMl: quantity('takenOver').default(0),
 });
 
 /** The heat set and the cool-down after it. */
@@ -196,6 +200,8 @@ export const formulationSchema = z.strictObject({
   dyes: z.array(dyeSchema),
   stocks: z.array(stockSchema),
   pot: potSchema.nullable().default(null),
+  /** Vessels that single passes have for themselves. */
+  passPots: z.array(potSchema).default([]),
   tools: z.array(toolSchema).default([]),
   spoons: z.enum(['US', 'metric', 'AU']).default('US'),
   water: studioWaterSchema.default(DEFAULT_WATER),

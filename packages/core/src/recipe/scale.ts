@@ -40,6 +40,7 @@ export function enlargePass(pass: Pass, depth: number, ratio: number): Pass {
     ...deepenPass(pass, depth, ratio),
     water: pass.water.basis === 'volume' ? { basis: 'volume', value: pass.water.value * ratio } : pass.water,
     topUpMl: pass.topUpMl * ratio,
+    takesOverMl: pass.takesOverMl * ratio,
     acids: pass.acids.map((dose) =>
       dose.basis === 'amount' ? { ...dose, value: dose.value * ratio } : dose,
     ),

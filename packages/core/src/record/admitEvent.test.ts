@@ -118,6 +118,11 @@ describe('an amount that cannot be', () => {
     expect(amount(water(200_001))).toThrow(/200/);
     expect(amount(water(200_000))).not.toThrow();
   });
+  test('a liter of a bath that goes on into another vessel is no material that is measured out', () => {
+    const over = { kind: 'move', pass: 'p2', line: null, purpose: null, holds: null } as const;
+    const ends = { from: { vessel: 'pot' }, to: { vessel: 'own.pan' }, share: null };
+    expect(() => checkAmount({ ...over, ...ends, ml: 1000 }, '')).not.toThrow();
+  });
   test('a pour of no amount needs words that say what it was', () => {
     const act = { ...(also(batch, water(1)) as { act: object }).act, ml: null } as Parameters<
       typeof checkAmount

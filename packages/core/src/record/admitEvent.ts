@@ -157,7 +157,8 @@ const AMOUNT_FIELDS: Partial<Record<Act['kind'], string>> = {
  */
 export function checkAmount(act: Act, written: string): void {
   const field = AMOUNT_FIELDS[act.kind];
-  if (field === undefined || (act.kind === 'move' && act.ml === null)) return;
+  // What is tipped over out of a bath is no material that is measured out.
+  if (field === undefined || (act.kind === 'move' && (act.ml === null || act.holds === null))) return;
   const measured = amountOf(act);
   if (measured === null) {
     if (written.trim() === '')

@@ -8,11 +8,12 @@ const BESIDE = ['soak', 'dilution', 'top up', 'melt'];
 
 /**
  * Liquid of a pass that nobody measures out, mL: what wet goods bring to a pan whose height decides its bath, and ice
- * that melts. None for other ways, and none on older cards, whose bath was all measured.
+ * that melts; for other ways what goes on into them of the bath before. None on older cards, whose bath was all measured.
  */
-export function besideMeasured(card: Card, { id, kind, bathMl, keepsBath }: CardPass): number {
+export function besideMeasured(card: Card, { id, kind, bathMl, keepsBath, takesOverMl }: CardPass): number {
   const { liquid } = methodFacts(kind);
-  if (keepsBath || (liquid !== 'pan' && liquid !== 'ice')) return 0;
+  if (keepsBath) return 0;
+  if (liquid !== 'pan' && liquid !== 'ice') return takesOverMl;
   // Older cards have no water for the soak, and their acid in it counted as in the bath.
   const soaks = card.acts.some(({ act }) => act.kind === 'run' && act.purpose === 'soak');
   const measured = cardLines(card).reduce((sum, { act }) => {

@@ -36,6 +36,8 @@ export const cardPassSchema = z.strictObject({
   bathMl: z.number().gte(0),
   /** True when it goes on in the bath of the pass before. */
   keepsBath: z.boolean(),
+  /** Part of the bath of the pass before that goes on into it, mL. */
+  takesOverMl: z.number().gte(0).default(0),
   /** Pure acid that such a bath brings along. */
   acidsBefore: z.array(
     z.strictObject({

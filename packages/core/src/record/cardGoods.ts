@@ -38,10 +38,32 @@ export function vesselRole(card: Card, vessel: string): VesselRole | undefined {
   return undefined;
 }
 
-/** The vessel on the shelf that the batch is in: its name and what it holds, where one was chosen. */
-export function vesselOfCard(card: Card): { name: string; capacityMl: number } | null {
-  for (const { act } of card.acts.toReversed())
-    if (act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.shelfId !== null)
-      return { name: act.thing.name, capacityMl: act.thing.capacityMl ?? 0 };
-  return null;
+/** A vessel of the shelf as a card brings it. */
+export interface CardVessel {
+  name: string;
+  capacityMl: number;
 }
+
+/** Vessels of the shelf that goods are dyed in, by the name that acts have for them. */
+function vesselsOfCard({ acts }: Card): Map<string, CardVessel> {
+  const vessels = new Map<string, CardVessel>();
+  for (const { act } of acts)
+    if (act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.shelfId !== null)
+      vessels.set(act.thing.vessel, { name: act.thing.name, capacityMl: act.thing.capacityMl ?? 0 });
+  return vessels;
+}
+
+/** The vessel of the shelf that goods lie in during a pass, or at the end when null; null where none was chosen. */
+export function vesselOfCard(card: Card, pass: string | null = null): CardVessel | null {
+  const vessels = vesselsOfCard(card);
+  const laid = card.acts.findLast(
+    ({ act }) => act.kind === 'place' && act.pass === pass && vessels.has(act.vessel),
+  )?.act;
+  const there = laid?.kind === 'place' ? vessels.get(laid.vessel) : undefined;
+  return there ?? [...vessels.values()].at(-1) ?? null;
+}
+
+/** Every vessel of the shelf that goods of a card are dyed in, by name; each once. */
+export const vesselNames = (card: Card): string[] => [
+  ...new Set([...vesselsOfCard(card).values()].map(({ name }) => name)),
+];

@@ -334,6 +334,7 @@ test('what each pass was planned as is kept beside its acts', () => {
       goodsGrams: 200,
       bathMl: 6000,
       keepsBath: false,
+      takesOverMl: 0,
       acidsBefore: [],
       phWindow: [3.5, 5],
     },

@@ -19,6 +19,7 @@ export function cardOf({ recipe }: Formulation, plan: Plan): Card {
         goodsGrams: planned.goods.value,
         bathMl: planned.bath.value,
         keepsBath: pass ? keepsBath(pass) : false,
+        takesOverMl: planned.takenOver?.value ?? 0,
         acidsBefore: planned.acidsBefore.map(({ material, pureGrams }) => ({ material, pureGrams })),
         phWindow: [planned.phWindow[0], planned.phWindow[1]],
       };

@@ -4,7 +4,7 @@ import type { CautionName } from '../materials/cautionNames';
 import type { Dye } from '../shelf/dye';
 import { additionsOf, dyeGramsOf, liquidMl } from './additions';
 import type { BegunBatch } from './batch';
-import type { CardAct } from './card';
+import type { Card, CardAct } from './card';
 import { cardLines } from './cardLines';
 import type { Event, EventOf } from './event';
 import { inOrder } from './inOrder';
@@ -56,6 +56,8 @@ export function recordState(batch: BegunBatch, events: readonly Event[], dyes: r
   const current = lines.find(({ status }) => status !== 'done') ?? null;
   const acts = standing.filter((event) => event.kind === 'act');
   const minutes = current ? minutesOf(current.line.act) : null;
+  const pass = acts.findLast(({ act }) => act.pass !== null)?.act.pass ?? batch.card.passes[0]?.id ?? null;
+  const inOneBath = sameBath(batch.card, pass);
   return {
     lines,
     current,
@@ -64,14 +66,17 @@ export function recordState(batch: BegunBatch, events: readonly Event[], dyes: r
         ? later(current.begunAt, minutes)
         : null,
     since: inOrder(events).at(-1)?.at ?? batch.startedAt,
-    pass: acts.findLast(({ act }) => act.pass !== null)?.act.pass ?? batch.card.passes[0]?.id ?? null,
+    pass,
     added: acts.filter(({ planned, act }) => planned === null && act.kind !== 'look'),
     looks: acts.filter(({ act }) => act.kind === 'look'),
     notes: standing.filter((event) => event.kind === 'noted'),
     acknowledged: standing.flatMap((event) => (event.kind === 'acknowledged' ? [event.caution] : [])),
     closed: standing.filter((event) => event.kind === 'closed').at(-1) ?? null,
     struck,
-    bath: bathOf(additionsOf(events), dyes),
+    bath: bathOf(
+      additionsOf(events).filter((one) => inOneBath.has(one.pass)),
+      dyes,
+    ),
   };
 }
 
@@ -98,6 +103,18 @@ function pouredBy(done: readonly EventOf<'act'>[]): LineState['poured'] {
 
 const later = (iso: string, minutes: number): string =>
   new Date(Date.parse(iso) + minutes * 60_000).toISOString();
+
+/** A pass with those before it whose bath it goes on in, and what belongs to none. */
+function sameBath({ passes }: Card, pass: string | null): ReadonlySet<string | null> {
+  const ids = new Set<string | null>([null]);
+  let at = passes.findIndex(({ id }) => id === pass);
+  for (; at >= 0; at -= 1) {
+    const one = passes[at];
+    if (one) ids.add(one.id);
+    if (!one?.keepsBath) break;
+  }
+  return ids;
+}
 
 /** Level and color of the bath from what went in. Color is for drawing only. */
 function bathOf(inPot: readonly MeasuredOut[], dyes: readonly Dye[]): RecordState['bath'] {

@@ -390,6 +390,14 @@ export const QUANTITY_KINDS = {
     usual: [0, 20_000],
     ladder: [0, 100, 250, 500, 1000, 1500, 2000, 3000],
   },
+  takenOver: {
+    dimension: 'volume',
+    unit: 'mL',
+    noun: 'liquid taken over from the pass before',
+    possible: [0, 100_000],
+    usual: [0, 20_000],
+    ladder: [0, 250, 500, 1000, 1500, 2000, 3000, 5000],
+  },
 } as const satisfies Record<string, QuantityKind>;
 
 export type QuantityKindName = keyof typeof QUANTITY_KINDS;

@@ -3,7 +3,7 @@ import { ACIDS } from '../materials/acids';
 import { figure, measuredOut, type Figure } from '../figure/figure';
 import { plainNumber } from '../units/plainNumber';
 import { setMethodFacts } from '../heat/setMethods';
-import type { Act, ActOf, End, VesselRole } from '../process/act';
+import type { Act, ActOf } from '../process/act';
 import { amountOf, minutesOf, type MeasuredOut } from '../process/amountOf';
 import type { BegunBatch } from '../record/batch';
 import type { Card, CardAct } from '../record/card';
@@ -19,6 +19,7 @@ import { isNeverWrung } from '../shelf/forms';
 import type { Dye } from '../shelf/dye';
 import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
+import { isSoak, vesselName, vesselSaid, whereGoodsGo } from './vesselWords';
 import { inFahrenheit, measuresOf, ownMeasure, type BySpoon } from './saying';
 import { measureOfAct, plannedText } from '../recipe/measureOf';
 import { ARRANGED } from '../method/arranged';
@@ -118,11 +119,7 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
     case 'put':
       return putTitle(line, act, reading);
     case 'move':
-      return act.holds?.kind === 'dye'
-        ? `Pour the diluted ${dyeName(act.holds.dyeId, reading.dyes)}`
-        : act.to === null
-          ? 'Pour the bath away'
-          : `Tip the bath over into the ${vesselName(reading.batch.card, act.to)}`;
+      return moveTitle(act, reading);
     case 'place':
       return placeTitle(line, act, reading, method);
     case 'split':
@@ -170,24 +167,27 @@ function celsius(value: number | null, act: Act, { batch, studio }: Reading): st
 const passOf = (act: Act, { batch }: Reading): Pass | undefined =>
   batch.formulation.recipe.passes.find((pass) => pass.id === act.pass);
 
-/** What a vessel is called where its role says it. */
-const vesselWord = (card: Card, vessel: string): string => {
-  const role = vesselRole(card, vessel);
-  return role !== undefined && CALLED.includes(role) ? role : 'pot';
-};
-const isSoak = (card: Card, vessel: string): boolean => vesselRole(card, vessel) === 'soak';
-
-/** A vessel by its name on the shelf, or by what it is. */
-function vesselName(card: Card, end: End): string {
-  if ('place' in end) return 'goods';
-  const brought = card.acts.find(
-    ({ act }) => act.kind === 'bring' && act.thing.kind === 'vessel' && act.thing.vessel === end.vessel,
-  )?.act;
-  const name = brought?.kind === 'bring' && brought.thing.kind === 'vessel' ? brought.thing.name : '';
-  return name === '' ? vesselWord(card, end.vessel) : name;
+function moveTitle(act: ActOf<'move'>, reading: Reading): string {
+  if (act.holds?.kind === 'dye') return `Pour the diluted ${dyeName(act.holds.dyeId, reading.dyes)}`;
+  const { card } = reading.batch;
+  if (act.to === null)
+    return act.ml === null
+      ? 'Pour the bath away'
+      : `Pour ${amountSaid(act.ml, act, reading)} of the bath away; what is left goes on`;
+  const into = `into the ${vesselName(card, act.to)}`;
+  return act.ml === null
+    ? `Tip the bath over ${into}`
+    : `Measure ${amountSaid(act.ml, act, reading)} of the bath before ${into}`;
 }
 
-const CALLED: readonly VesselRole[] = ['pan', 'tub', 'tray', 'rack', 'oven', 'microwave'];
+/** A volume of a bath as it was said, or as the studio reads water. */
+function amountSaid(ml: number, act: Act, { batch, studio }: Reading): string {
+  const said = plannedText(act, batch.formulation);
+  const own =
+    studio &&
+    ownMeasure(measuredOut(figure(ml, 'mL', 'as decided'), { as: 'water', said }), measuresOf(studio));
+  return own?.first ? `${own.words} (${formatAmount(ml, 'mL')})` : formatAmount(ml, 'mL');
+}
 
 function runTitle(act: ActOf<'run'>, reading: Reading): string {
   const { batch } = reading;
@@ -195,7 +195,7 @@ function runTitle(act: ActOf<'run'>, reading: Reading): string {
   if (act.purpose === 'top up') return 'Top the bath up with water';
   if (act.purpose === 'dilution') return 'Make the dilution up with water';
   if (isSoak(batch.card, act.vessel)) return 'Run water for an acid soak';
-  const into = `the ${vesselWord(batch.card, act.vessel)}`;
+  const into = `the ${vesselSaid(batch.card, act.vessel)}`;
   return act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
     ? `Run water into ${into}`
     : `Run water of ${celsius(act.celsius, act, reading)} into ${into}`;
@@ -354,7 +354,10 @@ function detailOf(line: CardAct, reading: Reading): string | null {
       ? `Then ${isPressed(reading) ? 'press, do not wring' : 'squeeze'}: damp, not dripping.`
       : null;
   const method = passOf(act, reading)?.method;
-  return (method && methodFacts(method.kind).words.detail?.(method, line)) ?? knownOf(act, reading);
+  const said = (method && methodFacts(method.kind).words.detail?.(method, line)) ?? knownOf(act, reading);
+  const where =
+    act.kind === 'place' && act.pass !== null ? whereGoodsGo(reading.batch.card, act.vessel) : null;
+  return where === null ? said : `Vessel: ${where}.${said === null ? '' : ` ${said}`}`;
 }
 
 /** What is known of the dye that an act puts in; null where that is nothing. */

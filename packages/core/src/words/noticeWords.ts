@@ -68,6 +68,8 @@ export function noticeWords(said: Saying): string {
       return methodFacts(said.kind).words.notice(said.notice);
     case 'pot too small':
       return `${said.pot} holds ${formatAmount(said.holdsMl, 'mL')}; bath and goods need about ${formatAmount(said.needsMl, 'mL')}. Take a larger pot or less water.`;
+    case 'less to take over':
+      return `${formatAmount(said.askedMl, 'mL')} of the bath before were to go on into this pass; only ${formatAmount(said.thereMl, 'mL')} are there, and water makes up the rest.`;
     case 'kept bath without acid':
       return 'The bath that is kept has no acid in it.';
     case 'no acid':

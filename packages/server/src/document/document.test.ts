@@ -133,18 +133,24 @@ test('an import is all or nothing: one wrong line and nothing is kept', async ()
 const withoutWaits = ({ waits: _, ...set }: BeginBatch['formulation']['recipe']['set']): object => set;
 
 /** A batch as it was begun when acid doses had no ids, an immersion nothing to decide, and there were no orders. */
-const asOnce = ({ formulation, loadOf: _, ...batch }: BeginBatch): object => ({
+const asOnce = ({
+  formulation: { passPots: _, ...formulation },
+  loadOf: __,
+  ...batch
+}: BeginBatch): object => ({
   ...batch,
   formulation: {
     ...formulation,
     recipe: {
       ...formulation.recipe,
       set: withoutWaits(formulation.recipe.set),
-      passes: formulation.recipe.passes.map(({ topUpWithAcid: __, ...pass }) => ({
-        ...pass,
-        method: { kind: pass.method.kind },
-        acids: pass.acids.map(({ id: ___, ...dose }) => dose),
-      })),
+      passes: formulation.recipe.passes.map(
+        ({ topUpWithAcid: ___, potId: _potId, takesOverMl: _takes, ...pass }) => ({
+          ...pass,
+          method: { kind: pass.method.kind },
+          acids: pass.acids.map(({ id: _id, ...dose }) => dose),
+        }),
+      ),
     },
   },
 });

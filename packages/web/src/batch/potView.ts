@@ -23,7 +23,7 @@ export function potView(batch: Batch, dyes: readonly Dye[], studio?: Studio): Po
   const state = recordState(batch, batch.events, known);
   const planned = batch.card.passes[0]?.bathMl ?? 0;
   const capacity =
-    vesselOfCard(batch.card)?.capacityMl ??
+    vesselOfCard(batch.card, state.current?.line.act.pass ?? state.pass)?.capacityMl ??
     Math.max(1, planned, planned === 0 ? state.bath.volumeMl : 0) * 1.5;
   return { state, reading: { batch, dyes: known, studio }, level: state.bath.volumeMl / capacity };
 }

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { potsOf } from '@ythrion/core';
 import { useRunning } from '../studio/queries';
 
 /** Names of the batches that stand in the vessels of the shelf, by the vessel's id. */
@@ -7,7 +8,9 @@ export function useInUse(): ReadonlyMap<string, string> {
   return useMemo(
     () =>
       new Map(
-        (running ?? []).flatMap(({ name, formulation: { pot } }) => (pot ? [[pot.id, name] as const] : [])),
+        (running ?? []).flatMap(({ name, formulation }) =>
+          potsOf(formulation).map(({ id }) => [id, name] as const),
+        ),
       ),
     [running],
   );

@@ -21,7 +21,7 @@ import {
   setMethodFacts,
   summarizeBatch,
   type Batch,
-  vesselOfCard,
+  vesselNames,
   weightOfGoods,
   type ShelfResponse,
   tellsPieces,
@@ -56,7 +56,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
   const happened = useMemo(() => inOrder(batch.events), [batch.events]);
   const { set } = batch.formulation.recipe;
   const open = isOpen(batch.card);
-  const vessel = vesselOfCard(batch.card);
+  const vessels = vesselNames(batch.card);
   return (
     <Box sx={{ pb: 3 }}>
       <Box sx={{ display: 'flex', gap: 2, p: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -77,7 +77,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             Batch {batch.code}, begun {dayOf(batch.startedAt)} {clockTime(batch.startedAt)}
-            {vessel && vessel.name !== '' && `, in ${vessel.name}`}
+            {vessels.length > 0 && `, in ${vessels.join(', then ')}`}
             {batch.card.remembered && ', remembered from the notebook'}
           </Typography>
           <Typography>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import {
   firstFree,
+  notOwn,
   formulateColorway,
   potNeedsMl,
   spoken,
@@ -45,7 +46,7 @@ function useAnswers(plan: Plan): { asked: string[]; answer: (text: string) => vo
 export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps) {
   const { colorway } = draft;
   const choices = vesselChoices(shelf.pots, useInUse(), potNeedsMl(colorway.recipe, plan));
-  const free = firstFree(choices);
+  const free = firstFree(notOwn(choices, colorway.recipe));
   const chosen = choices.find(({ pot }) => pot.id === colorway.recipe.potId);
   const beside = chosen?.holds ?? null;
   const stops = plan.notices.some((notice) => notice.blocks);

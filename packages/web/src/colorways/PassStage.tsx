@@ -2,7 +2,11 @@ import { lazy, Suspense, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import {
+  anotherVessel,
+  canTakeOver,
+  passIn,
   passSentence,
+  vesselChoices,
   QUICK_ACIDS,
   canBeHeated,
   placesWord,
@@ -18,6 +22,7 @@ import {
   type ShelfResponse,
   spoken,
 } from '@ythrion/core';
+import { useInUse } from '../batch/useInUse';
 import { Hank } from '../parts/Hank';
 import { MoreButton } from '../parts/MoreButton';
 import { newId } from '../parts/newId';
@@ -172,6 +177,9 @@ export function PassStage(props: PassStageProps) {
   );
 }
 
+/** What of a bath goes on until it is said otherwise, mL. */
+const USUAL_OVER_ML = 1000;
+
 /** What to press for the first place of a way that can do without. */
 const FIRST_PLACE: Record<string, string> = {
   zone: 'Pour it in zones, white between',
@@ -238,6 +246,13 @@ function PassBar(props: PassBarProps) {
       dyes: withAnotherDye(now.dyes, lineId, shelf, ids[1]),
     }));
   };
+  const { potId } = draft.colorway.recipe;
+  const others = vesselChoices(shelf.pots, useInUse()).filter(({ pot }) => pot.id !== potId);
+  const another = anotherVessel(pass, others);
+  const ownVesselOrNone = (): void =>
+    draft.changePass(pass.id, (now) =>
+      now.potId === null && another ? { ...passIn(now, another), potId: another.id } : { potId: null },
+    );
   const addAcid = (): void =>
     draft.changePass(pass.id, ({ acids }) => ({
       acids: [
@@ -275,6 +290,24 @@ function PassBar(props: PassBarProps) {
                       pass.method.kind === 'dip'
                         ? item('Dip both ends', bothEnds)
                         : item(FIRST_PLACE[places.word] ?? `In ${places.word}s`, firstPlace),
+                    ]
+                  : []),
+                item(
+                  pass.potId === null ? 'In a vessel of its own' : 'In the vessel of the batch',
+                  ownVesselOrNone,
+                  pass.potId === null && another === null,
+                ),
+                ...(index > 0 && canTakeOver(pass)
+                  ? [
+                      item(
+                        pass.takesOverMl > 0
+                          ? 'Nothing of the bath before'
+                          : 'Go on with some of the bath before',
+                        () =>
+                          draft.changePass(pass.id, {
+                            takesOverMl: pass.takesOverMl > 0 ? 0 : USUAL_OVER_ML,
+                          }),
+                      ),
                     ]
                   : []),
                 item(pass.topUpMl > 0 ? 'No top-up' : 'Top up water', () =>

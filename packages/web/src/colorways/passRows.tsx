@@ -36,6 +36,7 @@ import { hasMethodSentence, MethodSentence } from './MethodSentence';
 import { sectionRow } from './sectionRow';
 import { DraftAmount } from './DraftAmount';
 import type { Draft } from './useDraft';
+import { vesselRow } from './vesselRow';
 import { WaySentence } from './WaySentence';
 
 const PhChart = lazy(async () => ({ default: (await import('./PhChart')).PhChart }));
@@ -110,6 +111,7 @@ export function passRows(inputs: PassRowsInputs): StageRow[] {
           },
         ]
       : []),
+    ...vesselRow(inputs),
     ...(pass.topUpMl > 0
       ? [
           {

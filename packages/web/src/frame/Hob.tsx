@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { Link, useLocation } from 'react-router';
-import { kindWord, type BatchResponse } from '@ythrion/core';
+import { kindWord, vesselOfCard, type BatchResponse } from '@ythrion/core';
 import { useRunning } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
 import { usePot } from '../batch/usePot';
@@ -107,7 +107,7 @@ const Pot = memo(function Pot({
           noWrap
           sx={small ? { display: { xs: 'none', sm: 'block' } } : null}
         >
-          {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code}
+          {vesselOfCard(batch.card, state.current?.line.act.pass)?.name ?? 'no pot named'} · {batch.code}
         </Typography>
       </Box>
     </ButtonBase>

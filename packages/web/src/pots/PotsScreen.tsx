@@ -11,6 +11,7 @@ import {
   type BatchResponse,
   type Reading,
   type RecordState,
+  vesselOfCard,
 } from '@ythrion/core';
 import { useRunning, useShelf } from '../studio/queries';
 import { Vessel } from '../parts/Vessel';
@@ -138,8 +139,8 @@ function PotLine({ batch }: { batch: BatchResponse }) {
         </Typography>
         <Typography sx={{ mt: 0.5 }}>{nextWords(state, reading)}</Typography>
         <Typography variant="body2" color="text.secondary">
-          {batch.formulation.pot?.name ?? 'no pot named'} · {batch.code} · begun{' '}
-          {momentWords(batch.startedAt, studioNowMs())}
+          {vesselOfCard(batch.card, state.current?.line.act.pass)?.name ?? 'no pot named'} · {batch.code} ·
+          begun {momentWords(batch.startedAt, studioNowMs())}
         </Typography>
       </Box>
     </ButtonBase>

@@ -193,7 +193,7 @@ const Head = memo(function Head({
           {batch.name}
         </Typography>
         <Typography variant="body2" color="text.secondary">
-          <strong>{batch.code}</strong> · {vesselOfCard(batch.card)?.name ?? 'no pot named'}
+          <strong>{batch.code}</strong> · {vesselOfCard(batch.card, passNow)?.name ?? 'no pot named'}
           {batch.card.passes.length > 1 &&
             ` · pass ${1 + batch.card.passes.findIndex(({ id }) => id === passNow)} of ${batch.card.passes.length}`}
           {' · '}

@@ -6,6 +6,7 @@ import type { PlanContext } from '../../plan/notices';
 import type { Told } from '../../plan/tell';
 import { vesselHeat } from '../../plan/vesselHeat';
 import { amountOf } from '../../process/amountOf';
+import { potsOf } from '../../recipe/materials';
 import type { Formulation } from '../../recipe/recipe';
 import type { Stock } from '../../shelf/stock';
 
@@ -32,10 +33,10 @@ export function againNotices(
   formulation: Formulation,
   { left = {}, today }: PlanContext = {},
 ): AgainNotice[] {
-  const { pot, stocks } = formulation;
+  const { stocks } = formulation;
   return [
     ...acidNotices(told),
-    ...vesselNotices(fullestMl(told, pot), pot),
+    ...potsOf(formulation).flatMap((pot) => vesselNotices(fullestMl(told, pot), pot)),
     ...jarNotices(told, stocks, left, today),
     ...toolNotices(told, formulation),
   ];

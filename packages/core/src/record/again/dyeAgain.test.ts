@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { BENCH_TOOLS, POT, SHELF } from '../../../test/examples';
+import { BENCH_TOOLS, PAN, POT, SHELF } from '../../../test/examples';
 import { also, asPlanned, begunBatch, tick, withEvents } from '../../../test/records';
 import { anyRecipe } from '../../../test/wholeRange';
 import { actSchema, type Act } from '../../process/act';
@@ -14,7 +14,7 @@ import type { Again } from './again';
 import { dyeAgain } from './dyeAgain';
 import { asItWas } from './goodsAgain';
 
-const shelf = { ...SHELF, pots: [POT], tools: BENCH_TOOLS };
+const shelf = { ...SHELF, pots: [POT, PAN], tools: BENCH_TOOLS };
 
 /** A batch of a recipe, every line ticked as planned; null where the recipe cannot be planned or recorded at all. */
 function dyed(any: Recipe): Batch | null {

@@ -11,6 +11,7 @@ import type { Formulation } from '../../recipe/recipe';
 import type { PlanContext } from '../../plan/notices';
 import { broughtVessel } from '../../plan/brought';
 import { tell, type Told } from '../../plan/tell';
+import { ownPotAt } from '../../plan/ownVessel';
 import { riseOf } from '../../plan/vesselHeat';
 import type { Batch } from '../batch';
 import type { Card, CardAct } from '../card';
@@ -86,7 +87,9 @@ export function dyeAgain(
   const acts = repeated.map(({ act }) => act);
   const reach = new Reach(folded.end, acts, goods, to.depthOn === 'goods' ? 'grams' : 'dyeable');
   const pot = shelf.pots?.find(({ id }) => id === to.potId) ?? null;
-  const place = formulate(batch.name, { ...batch.formulation.recipe, passes: [], goods: lines }, shelf, pot);
+  const was = batch.formulation.recipe;
+  const noDyes = was.passes.map((pass) => ({ ...pass, dyes: [] }));
+  const place = formulate(batch.name, { ...was, passes: noDyes, goods: lines }, shelf, pot);
   const mapping: Mapping = {
     reach,
     to,
@@ -94,7 +97,7 @@ export function dyeAgain(
     bases: shelf.bases,
     lines,
     formulation: place,
-    mainVessel: mainVesselOf(acts),
+    mainVessel: mainVesselOf(acts, batch.formulation),
     dilutions: dilutionsNow(repeated, { reach, to, shelf }),
   };
   const kept = repeated.flatMap((one) => {
@@ -159,11 +162,11 @@ function jarsOf(repeated: readonly Repeated[], { reach, to, shelf }: Mapping): M
 const takesOther = ({ then, now }: LineOfGoods): boolean =>
   now.grams > 0 && Math.abs(now.dyeable / now.grams - then.dyeable / then.grams) > 1e-6;
 
-/** The first vessel of a list that goods are dyed in. */
-function mainVesselOf(acts: readonly Act[]): string | null {
+/** The first vessel of a list that goods are dyed in, and that no pass has for itself. */
+function mainVesselOf(acts: readonly Act[], then: Pick<Formulation, 'passPots'>): string | null {
   for (const act of acts)
     if (act.kind === 'bring' && act.thing.kind === 'vessel' && DYED_IN.includes(act.thing.role))
-      return act.thing.vessel;
+      if (ownPotAt(then, act.thing.vessel) === null) return act.thing.vessel;
   return null;
 }
 
@@ -185,7 +188,7 @@ function withTool(written: Written, then: Act, tools: readonly Tool[]): Written 
 }
 
 /** Time to heat is estimated anew, by what stands in the vessel; an oven or a steamer takes what it took. */
-function stepOf(written: Written, formulation: Pick<Formulation, 'pot' | 'place'>): WayStep {
+function stepOf(written: Written, formulation: Pick<Formulation, 'pot' | 'passPots' | 'place'>): WayStep {
   const { act, estimated } = written;
   if (act.kind !== 'heat' || !estimated) return written;
   const { vessel, toC, rampCPerMin } = act;
@@ -241,6 +244,7 @@ function cardAgain({ passes }: Card, told: readonly Told[], { inAll: ratio }: Re
       ...pass,
       goodsGrams: pass.goodsGrams * ratio,
       bathMl: pass.bathMl * ratio,
+      takesOverMl: pass.takesOverMl * ratio,
       acidsBefore: pass.acidsBefore.map((acid) => ({ ...acid, pureGrams: acid.pureGrams * ratio })),
     })),
   };

@@ -11,7 +11,7 @@ import type { Reach } from './reach';
 export interface Mapping extends Pouring {
   lines: readonly GoodsLine[];
   bases: Shelf['bases'];
-  formulation: Pick<Formulation, 'pot' | 'water'>;
+  formulation: Pick<Formulation, 'pot' | 'passPots' | 'water'>;
   /** The vessel that was dyed in; null where none was brought. */
   mainVessel: string | null;
 }
@@ -78,10 +78,13 @@ function broughtAgain(plain: Written, act: ActOf<'bring'>, mapping: Mapping): Wr
       const base = named(bases, line.baseId, 'goods', 'yarn base');
       return { ...plain, act: { ...act, thing: broughtGoods(line, base, formulation.water) } };
     }
-    case 'vessel':
-      return thing.vessel === mainVessel
-        ? { ...plain, act: { ...act, thing: broughtVessel(thing.vessel, thing.role, formulation.pot) } }
-        : plain;
+    case 'vessel': {
+      const own = formulation.passPots.find(({ id }) => id === thing.shelfId);
+      const pot = thing.vessel === mainVessel ? formulation.pot : own;
+      return pot === undefined
+        ? plain
+        : { ...plain, act: { ...act, thing: broughtVessel(thing.vessel, thing.role, pot) } };
+    }
     case 'liquid': {
       const times = reach.ofVessel(thing.vessel);
       const brought: typeof thing = {

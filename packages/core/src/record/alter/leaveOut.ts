@@ -63,7 +63,7 @@ export function leaveOutPass(batch: Batch, passId: string): NewEvent {
   const coming = new Set(rest.map(({ act }) => act.pass));
   const later = passes.slice(index + 1).find(({ id }) => coming.has(id));
   const bathToCome = out.some(({ act }) => act.kind === 'run' && act.purpose === 'bath');
-  if (later?.keepsBath && bathToCome) {
+  if (later && (later.keepsBath || later.takesOverMl > 0) && bathToCome) {
     const number = passes.indexOf(later) + 1;
     throw new FieldError(
       'pass',

@@ -1,6 +1,7 @@
 import { FieldError } from '../../figure/fieldError';
 import type { Act } from '../../process/act';
 import type { Batch } from '../batch';
+import type { CardPass } from '../card';
 import { cardAct } from '../cardLines';
 import type { NewEvent } from '../newEvent';
 import { altered } from './alter';
@@ -21,6 +22,9 @@ export function mayComeNext(batch: Batch, lineId: string): boolean {
     MAY_MOVE.includes(line.act.kind)
   );
 }
+
+/** Whether a pass goes on in the bath of the one before, or in a part of it. */
+const goesOn = ({ keepsBath, takesOverMl }: CardPass): boolean => keepsBath || takesOverMl > 0;
 
 /** A step that is done next, before its turn. @throws FieldError where it hangs on what comes before it */
 export function doNext(batch: Batch, lineId: string): NewEvent {
@@ -51,7 +55,7 @@ export function passEarlier(batch: Batch, passId: string): NewEvent {
   if (!pass || !before) throw new FieldError('pass', 'There is no pass before it.');
   if (!whole(passId) || !whole(before.id))
     throw new FieldError('pass', `Pass ${at} is begun. A pass goes before one that is still to come.`);
-  if (pass.keepsBath || before.keepsBath || after?.keepsBath)
+  if ([pass, before, after].some((one) => one && goesOn(one)))
     throw new FieldError(
       'pass',
       'One of these passes goes on in the bath of another, so their order stands.',

@@ -80,6 +80,7 @@ export function openBatch(
           goodsGrams: goods.reduce((sum, line) => sum + lineGrams(line), 0),
           bathMl: 0,
           keepsBath: false,
+          takesOverMl: 0,
           acidsBefore: [],
           phWindow: [...phWindow([])],
         },
@@ -114,6 +115,8 @@ function openRecipe(goods: GoodsLine[], pot: Pot | null): Recipe {
     acids: [],
     topUpMl: 0,
     topUpWithAcid: true,
+    potId: null,
+    takesOverMl: 0,
     heat: null,
   };
   return { goods, wettingMinutes: 0, passes: [pass], potId: pot?.id ?? null, set: usualSet('simmer') };

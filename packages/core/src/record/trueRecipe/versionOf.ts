@@ -144,7 +144,7 @@ function inItsWay({ card, pass, planned, additions, acts }: PassParts): Pass {
     method: liquid === 'paint' ? withPickUp(method, bathMl / planned.bathMl) : method,
     dyes: dyesOf(pass, additions, weightOfGoods(card).value),
     water:
-      planned.keepsBath || besideMeasured(card, planned) > 0
+      planned.keepsBath || (liquid !== 'water' && besideMeasured(card, planned) > 0)
         ? pass.water
         : { basis: 'ratio', value: bathMl / planned.goodsGrams },
     acids: acidsOf(pass, additions, bathMl),
