@@ -1,5 +1,5 @@
 import { BENCH_TOOLS, depth, SHELF } from '../../test/examples';
-import { CITRIC, formulated, HOT, planOf, recipeOf, usual } from '../../test/readAloud';
+import { CITRIC, formulated, HOT, recipeOf, usual } from '../../test/readAloud';
 import { begunBatch } from '../../test/records';
 import { METHODS, type PassMethod } from '.';
 import { planFormulation } from '../plan/plan';
