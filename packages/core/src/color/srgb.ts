@@ -35,3 +35,10 @@ function channelOf(linear: number): number {
 /** `#rrggbb` of linear-light channels, clamped to the screen's gamut. */
 export const rgbHex = ([r, g, b]: Rgb): string =>
   `#${DIGITS[channelOf(r)] ?? ''}${DIGITS[channelOf(g)] ?? ''}${DIGITS[channelOf(b)] ?? ''}`;
+
+/** Channels of linear light as a screen takes them, 0 to 255, clamped to its gamut. @param by 1 leaves it as it is, less is deeper */
+export const rgbBytes = ([r, g, b]: Rgb, by = 1): Rgb => [
+  channelOf(r * by),
+  channelOf(g * by),
+  channelOf(b * by),
+];

@@ -1,5 +1,5 @@
 import { scatter } from './scatter';
-import type { Spot } from './spot';
+import { overWhole, type Spot } from './spot';
 
 /** How goods lie in the dye, and how often: turns of a twist, knots, ties. */
 export interface Lying {
@@ -34,13 +34,13 @@ const FOLDS = 0.12;
 
 /** Which way a strand faces in a twist of so many turns, 0 (outward) to 1 (inward). */
 const inward = ({ round, across }: Spot, turns: number): number =>
-  Math.abs(2 * ((((across + 2 * turns * round) % 1) + 1) % 1) - 1);
+  Math.abs(2 * overWhole(across + 2 * turns * round) - 1);
 
 const isCore = ({ across }: Spot): boolean => Math.abs(2 * across - 1) < TIGHT_CORE;
 
 /** How far from the middle of the nearest of so many places round the goods, in halves of its width. */
 const fromMiddle = (round: number, places: number, width: number): number =>
-  Math.abs(((((round * places) % 1) + 1) % 1) - 0.5) / (places * (width / 2));
+  Math.abs(overWhole(round * places) - 0.5) / (places * (width / 2));
 
 const widthOf = (each: number, most: number, count: number): number => Math.min(each, most / count);
 

@@ -1,7 +1,7 @@
 import type { DrawnDye } from '../color/drawnColor';
 import { takenBy, type Lying } from './bundle';
 import { scatter } from './scatter';
-import type { Spot } from './spot';
+import { overWhole, type Spot } from './spot';
 
 /** Where color goes on goods. A stretch says which; the others say how much of the goods they are. */
 export type Where =
@@ -60,7 +60,8 @@ const shareOf = (where: Where): number => {
 };
 
 /** How far across a spot lies from the line that runs to and fro over the goods, 0 to 1. */
-const fromLine = ({ end, across }: Spot): number => Math.abs(Math.abs(2 * ((SLANTS * end) % 1) - 1) - across);
+const fromLine = ({ end, across }: Spot): number =>
+  Math.abs(Math.abs(2 * overWhole(SLANTS * end) - 1) - across);
 
 /** Whether a place covers a spot. @param part share of what the places before have left, 0 to 1 */
 function covers(where: Where, part: number, seed: string): (spot: Spot) => boolean {
@@ -114,7 +115,7 @@ export function laid({ parts, lying }: Coat, seed: string): LaidCoat {
     return covers(where, part, `${where.kind}:${seed}:${i}`);
   });
   const taken = takenBy(lying);
-  const drips = scatter(11, 3, `drips:${seed}`);
+  const drips = parts.some(({ where }) => where.kind === 'drips') ? scatter(11, 3, `drips:${seed}`) : null;
   return {
     partAt(spot) {
       for (let i = 0; i < tests.length; i += 1) if (tests[i]?.(spot)) return i;
@@ -122,7 +123,7 @@ export function laid({ parts, lying }: Coat, seed: string): LaidCoat {
     },
     takenAt: (spot, part) =>
       taken(spot) *
-      (parts[part]?.where.kind === 'drips'
+      (drips && parts[part]?.where.kind === 'drips'
         ? LEAST_DRIP + (2 - 2 * LEAST_DRIP) * drips.rankAt(spot.round, spot.across)
         : 1),
   };

@@ -1,3 +1,4 @@
+import { overWhole } from './spot';
 import { seededStream } from './strands';
 
 /**
@@ -31,7 +32,7 @@ export function scatter(long: number, wide: number, seed: string): Scatter {
 }
 
 /** Out and back between shore and shore, a quarter of a cell at most. */
-const wobble = (at: number): number => Math.abs((((at % 1) + 1) % 1) - 0.5) - 0.25;
+const wobble = (at: number): number => Math.abs(overWhole(at) - 0.5) - 0.25;
 
 function strewn(long: number, wide: number, seed: string): Scatter {
   const next = seededStream(seed);

@@ -12,6 +12,9 @@ export interface Spot {
   layer: number;
 }
 
+/** What of a value is over the last whole number, from 0 up to 1: the place on a ring that was gone round several times. */
+export const overWhole = (value: number): number => value - Math.floor(value);
+
 /** Goods that hang as a ring, or lie with two ends. */
 export type Ends = 'ring' | 'two ends';
 

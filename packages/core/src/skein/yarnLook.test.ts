@@ -3,6 +3,7 @@ import { drawnColor } from '../color/drawnColor';
 import { strandsReached, takenBy, type Lying } from './bundle';
 import { covered, type Coat, type Part, type Where } from './coat';
 import { spotAt, type Ends } from './spot';
+import { rgbHex } from '../color/srgb';
 import { averageHex, coated, colorsOf, plainLook, type YarnLook } from './yarnLook';
 
 const BLUE = { swatchHex: '#22449a', swatchDosPercent: 1, dosPercent: 1 };
@@ -14,10 +15,10 @@ const looking = (parts: Part[], lying = OPEN): YarnLook => coated(plainLook(WOOL
 
 /** Share of the goods in each color, on a grid fine enough for any pattern. */
 function shares(look: YarnLook, ends: Ends = 'ring', ragged = 0): Map<string, number> {
-  const { palette, at } = colorsOf(look, { ends, strands: 40, steps: 400, seed: 'a', ragged });
+  const { lights, at } = colorsOf(look, { ends, strands: 40, steps: 400, seed: 'a', ragged });
   const counts = new Map<string, number>();
   for (const place of at) {
-    const hex = palette[place] ?? '';
+    const hex = rgbHex(lights[place]!);
     counts.set(hex, (counts.get(hex) ?? 0) + 1 / at.length);
   }
   return counts;
@@ -81,10 +82,10 @@ test('painted across, each strand runs 1-2-3-3-2-1; around, it runs 1-2-3', () =
     const look = looking(
       [0, 1, 2].map((i) => part({ kind, from: i / 3, to: (i + 1) / 3 }, { ...BLUE, dosPercent: i + 1 })),
     );
-    const { palette, at } = colorsOf(look, { ends: 'ring', strands: 1, steps: 120, seed: '' });
-    const depth = palette.map(
-      (hex) => [1, 2, 3].find((dos) => hex === drawnColor(WOOL, [{ ...BLUE, dosPercent: dos }])) ?? 0,
-    );
+    const { lights, at } = colorsOf(look, { ends: 'ring', strands: 1, steps: 120, seed: '' });
+    const depth = lights
+      .map(rgbHex)
+      .map((hex) => [1, 2, 3].find((dos) => hex === drawnColor(WOOL, [{ ...BLUE, dosPercent: dos }])) ?? 0);
     return [...at].map((place) => depth[place] ?? 0).filter((one, i, all) => one !== all[i - 1]);
   };
   // From the top of the ring down to its foot and up again.

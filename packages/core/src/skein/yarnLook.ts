@@ -2,7 +2,7 @@ import { absorbedBy, throughDye } from '../color/drawnColor';
 import { linearRgb, rgbHex, type Rgb } from '../color/srgb';
 import type { Form } from '../shelf/forms';
 import { laid, type Coat } from './coat';
-import { spotAt, type Ends, type Spot } from './spot';
+import { overWhole, spotAt, type Ends, type Spot } from './spot';
 import { seededStream } from './strands';
 
 /** How goods look at a moment: their own color, and what went over it, first to last. For drawing only. */
@@ -28,9 +28,10 @@ export const plainLook = (hex: string, form: Form = 'skein'): YarnLook => ({
 /** The same goods with one more coat. */
 export const coated = (look: YarnLook, coat: Coat): YarnLook => ({ ...look, coats: [...look.coats, coat] });
 
-/** Goods strand by strand and step by step: `at` holds the place in the palette of strand × steps + step. */
+/** Goods strand by strand and step by step: `at` holds which of the lights strand × steps + step throws back. */
 export interface Colored {
-  palette: readonly string[];
+  /** Linear light, red, green and blue. */
+  lights: readonly Rgb[];
   at: Uint16Array;
   strands: number;
   steps: number;
@@ -66,6 +67,8 @@ export function colorsOf(look: YarnLook, grid: Grid): Colored {
     const { partAt, takenAt } = laid(coat, `${grid.seed}:${c}`);
     const absorbed = coat.parts.map(({ dyes }) => (dyes.length === 0 ? null : absorbedBy(dyes)));
     const known = new Map<number, number>();
+    // Spots beside each other are mostly alike.
+    let [lastKey, place] = [-1, 0];
     for (let cell = 0; cell < spots.length; cell += 1) {
       const spot = spots[cell] as Spot;
       const part = partAt(spot);
@@ -74,15 +77,15 @@ export function colorsOf(look: YarnLook, grid: Grid): Colored {
       const level = Math.min(MOST_LEVEL, Math.round(LEVELS * takenAt(spot, part)));
       const before = at[cell] ?? 0;
       const key = (before * coat.parts.length + part) * (MOST_LEVEL + 1) + level;
-      let place = known.get(key);
-      if (place === undefined) {
-        place = lights.push(throughDye(lights[before] ?? BLACK, dye, level / LEVELS)) - 1;
+      if (key !== lastKey) {
+        place = known.get(key) ?? lights.push(throughDye(lights[before] ?? BLACK, dye, level / LEVELS)) - 1;
         known.set(key, place);
+        lastKey = key;
       }
       at[cell] = place;
     }
   });
-  return { palette: lights.map(rgbHex), at, strands, steps };
+  return { lights, at, strands, steps };
 }
 
 const BLACK: Rgb = [0, 0, 0];
@@ -95,7 +98,7 @@ function spotsOf({ ends, strands, steps, seed, ragged = 0, layer = null }: Grid)
     const across = (strand + 0.5) / strands;
     for (let step = 0; step < steps; step += 1) {
       const way = (step + 0.5) / steps + shift;
-      const inside = ends === 'ring' ? (way + 1) % 1 : Math.min(1, Math.max(0, way));
+      const inside = ends === 'ring' ? overWhole(way) : Math.min(1, Math.max(0, way));
       spots.push(spotAt(ends, inside, across, layer ?? across));
     }
   }
@@ -109,14 +112,12 @@ const AVERAGED = { ends: 'ring', strands: 12, steps: 48, seed: '' } as const;
 export function averageHex(look: YarnLook): string {
   const [only] = look.coats;
   if (!only) return look.ground;
-  const { palette, at } = colorsOf(look, AVERAGED);
-  const counts = new Uint32Array(palette.length);
+  const { lights, at } = colorsOf(look, AVERAGED);
+  const counts = new Uint32Array(lights.length);
   for (const place of at) counts[place] = (counts[place] ?? 0) + 1;
   const sum = [0, 0, 0];
-  palette.forEach((hex, place) =>
-    linearRgb(hex).forEach(
-      (channel, i) => (sum[i] = (sum[i] ?? 0) + (channel * (counts[place] ?? 0)) / at.length),
-    ),
+  lights.forEach((light, place) =>
+    light.forEach((channel, i) => (sum[i] = (sum[i] ?? 0) + (channel * (counts[place] ?? 0)) / at.length)),
   );
   return rgbHex([sum[0] ?? 0, sum[1] ?? 0, sum[2] ?? 0]);
 }

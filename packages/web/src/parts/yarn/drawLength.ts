@@ -1,5 +1,5 @@
 import { colorsOf, strands } from '@ythrion/core';
-import { curve, evenly, type Point } from './pen';
+import { curve, evenly, far, type Point } from './points';
 import { strandsAlong } from './strandsAlong';
 import type { Drawing } from './drawing';
 
@@ -49,17 +49,19 @@ function sockWay(width: number, height: number): Length {
 }
 
 /** Goods with two ends, strand by strand along them. */
-export function drawLength({ pen, width, height, count, look, seed }: Drawing): void {
+export function drawLength(drawing: Drawing): void {
+  const { width, height, count, look, seed } = drawing;
   const { way, halfWidth } = look.form === 'finished piece' ? sockWay(width, height) : topWay(width, height);
   const steps = height < 70 ? 60 : 120;
   const middle = evenly(way, steps);
   const widest = Math.max(...middle.map((_, step) => halfWidth(step / steps)));
   const colored = colorsOf(look, { ends: 'two ends', strands: count, steps, seed, ragged: 0.006 });
   const thickness = ((2 * widest) / count) * 1.35;
-  strandsAlong(pen, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) =>
+  strandsAlong(drawing, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) =>
     middle.map(([x, y], step): Point => {
-      const [a, b] = [middle[Math.max(0, step - 1)] ?? [x, y], middle[Math.min(steps, step + 1)] ?? [x, y]];
-      const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+      const a = middle[Math.max(0, step - 1)] ?? ([x, y] as const);
+      const b = middle[Math.min(steps, step + 1)] ?? ([x, y] as const);
+      const long = far(a, b) || 1;
       const out = (2 * across - 1) * halfWidth(step / steps) * 0.9 + wander * 0.5;
       return [x + (out * (b[1] - a[1])) / long, y - (out * (b[0] - a[0])) / long];
     }),

@@ -1,5 +1,5 @@
-import { averageHex, colorsOf, strands } from '@ythrion/core';
-import { curve, evenly, shade, strokePath, type Point } from './pen';
+import { averageHex, colorsOf, linearRgb, rgbBytes, strands, type Rgb } from '@ythrion/core';
+import { curve, evenly, type Point } from './points';
 import { strandsAlong } from './strandsAlong';
 import type { Drawing } from './drawing';
 
@@ -28,44 +28,40 @@ function loopPath(width: number, height: number, reach: number, outer: number, w
 const stepsOf = (height: number): number => (height < 70 ? 48 : height < 240 ? 56 : 160);
 
 /** An open loop, hung from above and held by two loose ties. */
-export function drawRing({ pen, width, height, count, look, seed }: Drawing): void {
+export function drawRing(drawing: Drawing): void {
+  const { width, height, count, look, seed } = drawing;
   const outer = Math.min(width * 0.46, height * 0.9);
   const inner = outer * (look.form === 'mini' ? 0.62 : 0.5);
   const thickness = ((outer - inner) / count) * 1.9;
   const steps = stepsOf(height);
   const colored = colorsOf(look, { ends: 'ring', strands: count, steps, seed, ragged: 0.012 });
-  strandsAlong(pen, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) => {
+  strandsAlong(drawing, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) => {
     const reach = inner + (outer - inner) * across + wander * thickness * 0.7;
     return evenly(loopPath(width, height, reach, outer, wander), steps);
   });
-  drawTies(pen, width / 2, height, inner, outer, shade(averageHex(look), 0.32));
+  drawTies(drawing, inner, outer, rgbBytes(linearRgb(averageHex(look)), TIE_SHADE));
 }
 
-function drawTies(
-  pen: CanvasRenderingContext2D,
-  middle: number,
-  height: number,
-  inner: number,
-  outer: number,
-  color: string,
-): void {
-  pen.strokeStyle = color;
-  pen.lineWidth = 1.6;
+/** How thick a tie is, px. */
+const TIE = 1.6;
+/** How much deeper than the goods it is. */
+const TIE_SHADE = 0.32;
+
+function drawTies(drawing: Drawing, inner: number, outer: number, color: Rgb): void {
+  const middle = drawing.width / 2;
   for (const [side, at] of [
     [-1, 0.42],
     [1, 0.36],
   ] as const) {
-    const y = height * at;
+    const y = drawing.height * at;
     const from: Point = [middle + side * (inner * 0.86), y - 2];
-    strokePath(pen, [
+    const way = curve(
       from,
-      ...curve(
-        from,
-        [middle + side * (inner + outer) * 0.5, y + 5],
-        [middle + side * (inner + outer) * 0.5, y - 7],
-        [middle + side * (outer * 1.02), y + 2],
-        11,
-      ),
-    ]);
+      [middle + side * (inner + outer) * 0.5, y + 5],
+      [middle + side * (inner + outer) * 0.5, y - 7],
+      [middle + side * (outer * 1.02), y + 2],
+      11,
+    );
+    way.forEach((to, i) => drawing.piece(way[i - 1] ?? from, to, TIE, color));
   }
 }

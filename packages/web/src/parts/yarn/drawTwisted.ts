@@ -1,16 +1,16 @@
-import { colorsOf, strands } from '@ythrion/core';
-import { shade } from './pen';
+import { colorsOf, rgbBytes, strands, type Rgb } from '@ythrion/core';
 import type { Drawing } from './drawing';
 
 /** A finished hank, twisted on itself: two plies that pass over and under each other. */
-export function drawTwisted({ pen, width, height, count, look, seed }: Drawing): void {
+export function drawTwisted(drawing: Drawing): void {
+  const { width, height, count, look, seed } = drawing;
   const middle = width / 2;
   const swing = Math.min(width * 0.15, height * 0.12);
   const body = swing * 1.12;
   const turns = Math.max(1.25, height / (swing * 8.4));
   const steps = Math.round(height / 2.5);
   const drawn = strands(count, look.unevenness, seed);
-  const { palette, at } = colorsOf(look, {
+  const { lights, at } = colorsOf(look, {
     ends: 'ring',
     strands: count,
     steps: 2 * steps,
@@ -21,7 +21,7 @@ export function drawTwisted({ pen, width, height, count, look, seed }: Drawing):
     Math.min(1, Math.sin(Math.PI * Math.min(0.5, Math.min(t, 1 - t) * 3.2)) * 0.75 + 0.3);
   const across = (strand: (typeof drawn)[number], phase: number, t: number): number =>
     middle + taper(t) * (swing * Math.sin(phase) + (strand.across * 2 - 1) * body) + strand.wander * 0.4;
-  pen.lineWidth = ((2 * body) / count) * 1.5;
+  const thickness = ((2 * body) / count) * 1.5;
   for (let k = 0; k < steps; k += 1) {
     const t = k / steps;
     const plies = [0, 1]
@@ -33,14 +33,15 @@ export function drawTwisted({ pen, width, height, count, look, seed }: Drawing):
       const step = ply === 0 ? k : 2 * steps - 1 - k;
       drawn.forEach((strand, s) => {
         const round = Math.sqrt(Math.max(0, 1 - (strand.across * 2 - 1) ** 2));
-        const hex = palette[at[s * 2 * steps + step] ?? 0] ?? '#efe9dc';
-        pen.strokeStyle = shade(hex, strand.shade * depth * (0.22 + 0.78 * round));
-        pen.beginPath();
-        pen.moveTo(across(strand, phase, t), 4 + t * (height - 8));
+        const light = lights[at[s * 2 * steps + step] ?? 0] as Rgb;
         const after = t + 1.7 / steps;
         const later = phase + (2 * Math.PI * turns * 1.7) / steps;
-        pen.lineTo(across(strand, later, after), 4 + after * (height - 8));
-        pen.stroke();
+        drawing.stretch(
+          [across(strand, phase, t), 4 + t * (height - 8)],
+          [across(strand, later, after), 4 + after * (height - 8)],
+          thickness,
+          rgbBytes(light, strand.shade * depth * (0.22 + 0.78 * round)),
+        );
       });
     }
   }

@@ -1,38 +1,6 @@
 import { coated, plainLook, type Part, type Where, type YarnLook } from '@ythrion/core';
 import { drawYarn, type Shown } from './drawYarn';
-
-interface Drawn {
-  points: [number, number][];
-  styles: string[];
-  strokes: number;
-  /** Length drawn in each style, px. */
-  lengths: Map<string, number>;
-}
-
-/** A pen that only remembers what it was told to draw. */
-function rememberingPen(): { pen: CanvasRenderingContext2D; drawn: Drawn } {
-  const drawn: Drawn = { points: [], styles: [], strokes: 0, lengths: new Map() };
-  let [at, style]: [[number, number], string] = [[0, 0], ''];
-  const pen = {
-    clearRect: () => undefined,
-    beginPath: () => undefined,
-    moveTo(x: number, y: number) {
-      at = [x, y];
-      drawn.points.push(at);
-    },
-    lineTo(x: number, y: number) {
-      drawn.lengths.set(style, (drawn.lengths.get(style) ?? 0) + Math.hypot(x - at[0], y - at[1]));
-      at = [x, y];
-      drawn.points.push(at);
-    },
-    stroke: () => (drawn.strokes += 1),
-    set strokeStyle(to: string) {
-      style = to;
-      drawn.styles.push(to);
-    },
-  };
-  return { pen: pen as unknown as CanvasRenderingContext2D, drawn };
-}
+import { bytesOf, type Dots } from './pixels';
 
 const dye = (swatchHex: string) => ({ swatchHex, swatchDosPercent: 1, dosPercent: 30 });
 const part = (where: Where, hex: string): Part => ({ where, dyes: [dye(hex)] });
@@ -51,11 +19,27 @@ function draw(
   { form = 'skein', shown = 'open', hex = '#7a4a2c', seed = 'a', parts = [], unevenness = 0.3 }: Wish,
   width = 120,
   height = 160,
-): Drawn {
-  const { pen, drawn } = rememberingPen();
+  scale = 2,
+): Dots {
   const look = coated({ ...plainLook(hex, form), unevenness }, { parts, lying: open });
-  drawYarn(pen, width, height, { seed, shown, look });
-  return drawn;
+  return drawYarn(width, height, scale, { seed, shown, look });
+}
+
+interface Lying {
+  rgb: readonly [number, number, number];
+  x: number;
+  y: number;
+}
+
+/** Every dot that something lies on. */
+function lyingOn(drawn: Dots): Lying[] {
+  const [bytes, { wide }] = [bytesOf(drawn), drawn];
+  const dots: Lying[] = [];
+  for (let at = 0; at < bytes.length; at += 4) {
+    const [r = 0, g = 0, b = 0, opaque] = [bytes[at], bytes[at + 1], bytes[at + 2], bytes[at + 3]];
+    if (opaque === 255) dots.push({ rgb: [r, g, b], x: (at / 4) % wide, y: Math.floor(at / 4 / wide) });
+  }
+  return dots;
 }
 
 const GOODS: [string, Wish][] = [
@@ -68,29 +52,31 @@ const GOODS: [string, Wish][] = [
   ['a finished piece', { form: 'finished piece' }],
 ];
 
-/** How much of a picture is drawn in a color that is nearly pure in one channel, as a share of red, green and blue. */
-function shareOf({ lengths }: Drawn, channel: number): number {
+/** Dot by dot. */
+const isSame = (one: Dots, other: Dots): boolean =>
+  Buffer.from(bytesOf(one)).equals(Buffer.from(bytesOf(other)));
+
+/** How much of what is drawn is nearly pure in one channel, as a share. */
+function shareOf(dots: Dots, channel: number): number {
   let [mine, all] = [0, 0];
-  for (const [style, length] of lengths) {
-    if (!/^#[0-9a-f]{6}$/.test(style)) continue;
-    const rgb = [1, 3, 5].map((at) => Number.parseInt(style.slice(at, at + 2), 16));
-    all += length;
-    if ((rgb[channel] ?? 0) > 60 && rgb.every((value, i) => i === channel || value < 40)) mine += length;
+  for (const { rgb } of lyingOn(dots)) {
+    all += 1;
+    // Its shadows are darker than itself.
+    if ((rgb[channel] ?? 0) > 40 && rgb.every((value, i) => i === channel || value < 40)) mine += 1;
   }
   return mine / all;
 }
 
 describe.each(GOODS)('%s', (_, goods) => {
   test('is drawn thread by thread, not as a flat patch', () => {
-    const drawn = draw(goods);
-    expect(drawn.strokes).toBeGreaterThan(20);
-    expect(new Set(drawn.styles).size).toBeGreaterThan(6);
+    const colors = new Set(lyingOn(draw(goods)).map(({ rgb }) => rgb.join()));
+    expect(colors.size).toBeGreaterThan(6);
   });
   test('is the same for the same recipe and another for another', () => {
-    expect(draw(goods)).toEqual(draw(goods));
-    expect(draw({ ...goods, seed: 'b' })).not.toEqual(draw(goods));
+    expect(isSame(draw(goods), draw(goods))).toBe(true);
+    expect(isSame(draw({ ...goods, seed: 'b' }), draw(goods))).toBe(false);
   });
-  test('stays in its box at every size it is used at', () => {
+  test('fills its box and is not cut off by it, at every size it is used at', () => {
     for (const [width, height] of [
       [44, 44],
       [56, 92],
@@ -98,16 +84,22 @@ describe.each(GOODS)('%s', (_, goods) => {
       [124, 150],
       [120, 220],
     ] as const) {
-      const { points } = draw(goods, width, height);
-      const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-      expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(-2);
-      expect(Math.max(...xs)).toBeLessThanOrEqual(width + 2);
-      expect(Math.max(...ys)).toBeLessThanOrEqual(height + 2);
+      const dots = draw(goods, width, height);
+      const lies = lyingOn(dots);
+      const onEdge = lies.filter(
+        ({ x, y }) => x === 0 || y === 0 || x === dots.wide - 1 || y === dots.high - 1,
+      );
+      // A strand may touch the edge with its side, none of it is lost.
+      expect(onEdge.length).toBeLessThan(0.06 * (dots.wide + dots.high));
+      expect(lies.length / (dots.wide * dots.high)).toBeGreaterThan(0.2);
     }
   });
-  test('uses only colors a screen can show', () => {
-    const { styles } = draw({ ...goods, hex: '#ffffff', unevenness: 1 });
-    expect(styles.filter((style) => !/^#[0-9a-f]{6}([0-9a-f]{2})?$/.test(style))).toEqual([]);
+  test('covers as much of its box with three dots to a pixel as with one', () => {
+    const covered = (scale: number): number => {
+      const dots = draw(goods, 92, 128, scale);
+      return lyingOn(dots).length / (dots.wide * dots.high);
+    };
+    expect(covered(3)).toBeCloseTo(covered(1), 1);
   });
   test('shows a section of 30 % on 30 % of it, and each in its own color', () => {
     const drawn = draw({
@@ -129,5 +121,8 @@ test('a pile shows its layers, one sheet behind the other', () => {
     part({ kind: 'layer', from: i / 3, to: (i + 1) / 3 }, hex),
   );
   const drawn = draw({ form: 'flat piece', hex: '#ffffff', unevenness: 0, parts: layers });
-  for (const channel of [0, 1, 2]) expect(shareOf(drawn, channel)).toBeCloseTo(1 / 3, 1);
+  // The one in front hides most of those behind.
+  const [front, ...behind] = [0, 1, 2].map((channel) => shareOf(drawn, channel));
+  expect(front).toBeGreaterThan(0.5);
+  for (const share of behind) expect(share).toBeGreaterThan(0.05);
 });

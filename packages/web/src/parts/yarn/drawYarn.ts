@@ -1,8 +1,10 @@
 import type { YarnLook } from '@ythrion/core';
 import { drawCloth } from './drawCloth';
+import { Drawing } from './drawing';
 import { drawLength } from './drawLength';
 import { drawRing } from './drawRing';
 import { drawTwisted } from './drawTwisted';
+import { noDots, type Dots } from './pixels';
 
 /** How a hank is shown: as a loop, or twisted up and finished. Goods that are no hank are shown as they are. */
 export type Shown = 'open' | 'twisted';
@@ -17,25 +19,27 @@ export interface YarnPicture {
 /** Strands that goods of this width are drawn with. */
 const strandCount = (width: number): number => Math.max(10, Math.min(34, Math.round(width / 4)));
 
-/** Draws goods into a box: hanks strand by strand, tops and socks along their length, cloth loop by loop. */
-export function drawYarn(
-  pen: CanvasRenderingContext2D,
-  width: number,
-  height: number,
-  { look, seed, shown }: YarnPicture,
-): void {
-  pen.clearRect(0, 0, width, height);
-  pen.lineCap = 'round';
-  const drawing = { pen, width, height, count: strandCount(Math.min(width, height)), look, seed };
+/**
+ * Goods drawn into a box: hanks strand by strand, tops and socks along their length, cloth loop by loop.
+ * @param width of the box, px; as its height
+ * @param scale dots to a pixel
+ */
+export function drawYarn(width: number, height: number, scale: number, picture: YarnPicture): Dots {
+  const { look, seed, shown } = picture;
+  const dots = noDots(Math.round(width * scale), Math.round(height * scale));
+  const drawing = new Drawing(dots, scale, width, height, strandCount(Math.min(width, height)), look, seed);
   switch (look.form) {
     case 'top':
     case 'finished piece':
-      return drawLength(drawing);
+      drawLength(drawing);
+      break;
     case 'blank':
     case 'flat piece':
-      return drawCloth(drawing);
+      drawCloth(drawing);
+      break;
     case 'skein':
     case 'mini':
-      return (shown === 'open' ? drawRing : drawTwisted)(drawing);
+      (shown === 'open' ? drawRing : drawTwisted)(drawing);
   }
+  return dots;
 }

@@ -1,4 +1,5 @@
 import { drawYarn, type YarnPicture } from './drawYarn';
+import { bytesOf } from './pixels';
 
 interface Size {
   width: number;
@@ -6,6 +7,9 @@ interface Size {
   /** Pixels of the screen to one of the page. */
   scale: number;
 }
+
+/** Dots to a pixel of the page that goods are drawn in at least: where the screen has fewer, several become one. */
+const LEAST_DOTS = 2;
 
 /** Pictures that are kept: the longest-kept one goes when there is one more. */
 const MOST_KEPT = 240;
@@ -23,16 +27,20 @@ export function drawnYarn(
   const key = `${width}×${height}×${scale} ${asText}`;
   const known = kept.get(key);
   if (known) return known;
-  const canvas = document.createElement('canvas');
-  canvas.width = width * scale;
-  canvas.height = height * scale;
-  const pen = canvas.getContext('2d');
-  if (pen) {
-    pen.setTransform(scale, 0, 0, scale, 0, 0);
-    drawYarn(pen, width, height, picture);
-  }
+  const canvas = canvasOf(width * scale, height * scale);
+  const dots = drawYarn(width, height, Math.max(LEAST_DOTS, scale), picture);
+  const whole = canvasOf(dots.wide, dots.high);
+  whole.getContext('2d')?.putImageData(new ImageData(bytesOf(dots), dots.wide, dots.high), 0, 0);
+  canvas.getContext('2d')?.drawImage(whole, 0, 0, canvas.width, canvas.height);
   const oldest = kept.keys().next();
   if (kept.size >= MOST_KEPT && !oldest.done) kept.delete(oldest.value);
   kept.set(key, canvas);
+  return canvas;
+}
+
+function canvasOf(width: number, height: number): HTMLCanvasElement {
+  const canvas = document.createElement('canvas');
+  canvas.width = width;
+  canvas.height = height;
   return canvas;
 }

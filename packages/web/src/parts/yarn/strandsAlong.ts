@@ -1,46 +1,38 @@
-import type { Colored, Strand } from '@ythrion/core';
-import { shade, strokePath, trace, type Point } from './pen';
+import { rgbBytes, type Colored, type Rgb, type Strand } from '@ythrion/core';
+import type { Drawing } from './drawing';
+import type { Point } from './points';
 
-/** What a strand throws on those beside it. */
-const SHADOW = '#00000052';
+/** How far the shadow of a strand reaches beyond it on both sides together, px. */
+const SHADOW = 0.8;
+/** Part of its thickness that a strand is drawn with. */
+const DRAWN = 0.86;
 
 /**
- * Draws strands along their ways, each over its own shadow so that one is told from the next, in runs of one color.
+ * Strands along their ways, each over its own shadow so that one is told from the next: however many colors there are,
+ * it takes as long.
  * @param wayOf the way of a strand, with a point more than there are steps
  */
 export function strandsAlong(
-  pen: CanvasRenderingContext2D,
+  drawing: Drawing,
   strands: readonly Strand[],
-  { palette, at, steps }: Colored,
+  { lights, at, steps }: Colored,
   thickness: number,
   wayOf: (strand: Strand) => readonly Point[],
 ): void {
   strands.forEach((strand, s) => {
     const way = wayOf(strand);
-    pen.strokeStyle = SHADOW;
-    pen.lineWidth = thickness + 0.8;
-    strokePath(pen, way);
-    pen.lineWidth = thickness * 0.86;
-    for (const [place, runs] of runsOf(at.subarray(s * steps, (s + 1) * steps))) {
-      pen.strokeStyle = shade(palette[place] ?? '#efe9dc', strand.shade);
-      pen.beginPath();
-      for (const [from, to] of runs) trace(pen, way, from, to);
-      pen.stroke();
-    }
+    for (const isShadow of [true, false])
+      for (let step = 0; step < steps; step += 1) {
+        const [from, to] = [way[step], way[step + 1]];
+        if (!from || !to) continue;
+        if (isShadow) drawing.stretch(from, to, thickness + SHADOW, null);
+        else
+          drawing.stretch(
+            from,
+            to,
+            thickness * DRAWN,
+            rgbBytes(lights[at[s * steps + step] ?? 0] as Rgb, strand.shade),
+          );
+      }
   });
-}
-
-/** The stretches of each color on one strand, as their first step and the one after their last. */
-function runsOf(row: Uint16Array): Map<number, [number, number][]> {
-  const runs = new Map<number, [number, number][]>();
-  let from = 0;
-  for (let step = 1; step <= row.length; step += 1) {
-    if (step < row.length && row[step] === row[from]) continue;
-    const place = row[from] ?? 0;
-    const known = runs.get(place);
-    if (known) known.push([from, step]);
-    else runs.set(place, [[from, step]]);
-    from = step;
-  }
-  return runs;
 }
