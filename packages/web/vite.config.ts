@@ -64,7 +64,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             // What most screens share packs better in one file than in sixty.
-            { name: 'shared', minShareCount: 10, test: (id) => !isSchema(id), priority: 2 },
+            { name: 'shared', minShareCount: 9, test: (id) => !isSchema(id), priority: 2 },
             // Schemas and what reads them are a fifth of the whole, and the bench asks for none.
             { name: 'schemas', test: isSchema, includeDependenciesRecursively: false, priority: 1 },
           ],
@@ -98,6 +98,10 @@ function withoutJsonSchema(): Plugin {
   };
 }
 
+const GROWING_TEXT = `import { createElement, forwardRef } from 'react';
+  export default forwardRef(({ minRows = 2, maxRows, style, ...props }, ref) =>
+    createElement('textarea', { ...props, ref, rows: minRows, style: { ...style, fieldSizing: 'content' } }));`;
+
 /**
  * Leaves out what packages bring along and no screen uses: the theme turns the ripple of MUI's buttons off, no button has
  * a spinner of its own, every field has its outline, and no component is wrapped by `withTheme`, which alone copies
@@ -114,6 +118,11 @@ function withoutUnusedParts(): Plugin {
         )
       )
         return 'export default function Unseen() { return null; }';
+      // A browser lets a text grow by itself.
+      if (/@mui\/material\/TextareaAutosize\/TextareaAutosize\.m?js$/.test(id)) return GROWING_TEXT;
+      // No list here is fetched page by page.
+      if (/@tanstack\/query-core\/build\/modern\/infiniteQueryBehavior\.js$/.test(id))
+        return 'const no = () => undefined; export { no as hasNextPage, no as hasPreviousPage, no as infiniteQueryBehavior };';
       return /hoist-non-react-statics\/dist\/[\w.-]*js$/.test(id)
         ? 'export default (target) => target;'
         : null;

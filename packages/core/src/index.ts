@@ -103,6 +103,7 @@ export * from './recipe/newGoodsLine';
 export * from './recipe/oldNote';
 export * from './recipe/passFromPattern';
 export * from './recipe/passIn';
+export * from './recipe/takenOver';
 export * from './recipe/pattern';
 export * from './recipe/places';
 export * from './recipe/quantityFor';

@@ -7,7 +7,7 @@ import type { AnyScene, Scene } from '../method/scene';
 import { DYED_IN } from '../process/terms';
 import { emptyState, type State } from '../process/state';
 import { named, ownPot } from '../recipe/materials';
-import { takenOverMl } from '../recipe/passIn';
+import { takenOverMl } from '../recipe/takenOver';
 import type { Formulation, Pass } from '../recipe/recipe';
 import { fiberFacts } from '../shelf/fibers';
 import { isNeverWrung } from '../shelf/forms';

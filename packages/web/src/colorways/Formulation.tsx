@@ -1,7 +1,6 @@
 import { lazy, Suspense, useEffect, useState, useMemo } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
 import Typography from '@mui/material/Typography';
 import {
   newGoodsLine,
@@ -74,12 +73,12 @@ export function Formulation({ saved, kept, isNew, shelf, versions }: Formulation
   const seed = `${colorway.id}-${colorway.version}`;
   if (!plan || !formulation)
     return (
-      <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
+      <Box sx={{ display: 'grid', gap: 2, p: 3, justifyItems: 'start' }}>
         <Typography role="alert">✕ {problem}</Typography>
         <Button variant="contained" onClick={() => draft.takeUp(saved)}>
           Put the saved version back
         </Button>
-      </Stack>
+      </Box>
     );
   const [first] = plan.goods;
   const said = (about: Notice['about']): Notice[] =>

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Link, useParams } from 'react-router';
 import {
@@ -64,7 +64,7 @@ function NewFormulation({ shelf, before }: { shelf: ShelfResponse; before: Recip
   const [fresh] = useState(() => (missing === null ? newColorway(newId(), shelf, newId, before) : null));
   if (fresh) return <Formulation saved={fresh} kept={null} isNew shelf={shelf} versions={[]} />;
   return (
-    <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
+    <Box sx={{ display: 'grid', gap: 2, p: 3, justifyItems: 'start' }}>
       <Typography variant="h1">
         A colorway needs a {missing === 'base' ? 'yarn base' : 'dye'} first
       </Typography>
@@ -78,6 +78,6 @@ function NewFormulation({ shelf, before }: { shelf: ShelfResponse; before: Recip
       <Button component={Link} to="/shelf/start" variant="outlined">
         Set up the studio from lists
       </Button>
-    </Stack>
+    </Box>
   );
 }

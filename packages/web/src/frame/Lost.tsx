@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import Stack from '@mui/material/Stack';
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 
 export interface LostProps {
@@ -10,7 +10,7 @@ export interface LostProps {
 /** For an address that leads nowhere, and for a screen that broke: what was entered is safe either way. */
 export function Lost({ broke }: LostProps) {
   return (
-    <Stack spacing={2} sx={{ p: 3, alignItems: 'flex-start' }}>
+    <Box sx={{ display: 'grid', gap: 2, p: 3, justifyItems: 'start' }}>
       <Typography variant="h1">
         {broke === undefined ? 'Nothing is kept at this address' : 'This screen stopped working'}
       </Typography>
@@ -22,6 +22,6 @@ export function Lost({ broke }: LostProps) {
       <Button component="a" href="/pour" variant="contained">
         Back to Pour
       </Button>
-    </Stack>
+    </Box>
   );
 }

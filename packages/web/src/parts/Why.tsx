@@ -1,5 +1,5 @@
 import Popover from '@mui/material/Popover';
-import Stack from '@mui/material/Stack';
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { explained, type Figure, type Sureness } from '@ythrion/core';
 
@@ -26,7 +26,7 @@ export function Why({ figure, name, anchor, onClose }: WhyProps) {
       onClose={onClose}
       anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
     >
-      <Stack spacing={0.75}>
+      <Box sx={{ display: 'grid', gap: 0.75 }}>
         <Typography variant="h3">{name}</Typography>
         {about !== null && <Typography variant="body2">{about}</Typography>}
         <Typography variant="body2">{figure.because}</Typography>
@@ -34,7 +34,7 @@ export function Why({ figure, name, anchor, onClose }: WhyProps) {
           {SURENESS_WORDS[figure.sureness]}
           {figure.source !== undefined && ` Source: ${figure.source}.`}
         </Typography>
-      </Stack>
+      </Box>
     </Popover>
   );
 }
