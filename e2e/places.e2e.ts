@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { OWN, startApplication, type Application } from './application';
-import { main, PHONE, saveAndBegin, until } from './atThePot';
+import { asPlanned, current, main, PHONE, saveAndBegin, title, until } from './atThePot';
 
 let application: Application;
 test.beforeEach(async () => {
@@ -330,4 +330,34 @@ test('a liter of a glaze goes on into a pan that the second pass has for itself:
       .getByText(/^Measure 2 L of the bath before into the Quarter pan/)
       .first(),
   ).toBeVisible();
+});
+
+test('powder by the spoon on ice, minis below for what drips, acid after the melt and its wait, then steam', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await newColorway(page, 'ice or snow', 'First frost');
+  await main(page).getByRole('button', { name: 'Add goods' }).click();
+  await say(page, 'Each, dry', '10', 1);
+  await main(page)
+    .getByRole('button', { name: /^More about goods line 2/ })
+    .click();
+  await main(page).getByLabel('Catch-up').selectOption('last');
+  // The line keeps the jar of its dye for a way that pours; on ice a spoon is one of powder all the same.
+  await main(page).getByLabel('Depth', { exact: true }).fill('1/8 tsp');
+  await expect(main(page).getByLabel('Measured in')).toHaveValue('powder spoons');
+  await say(page, 'Dose', '4 tbsp');
+  await saveAndBegin(page);
+  await until(page, /^Lay the spare goods under the rack, for what drips$/);
+  await until(page, /^Sprinkle .* powder on the ice$/);
+  await expect(current(page).getByText('1/8 tsp').first()).toBeVisible();
+  await until(page, /^Let it melt/);
+  await asPlanned(page);
+  await expect(title(page)).toHaveText(/^Add white vinegar over the goods$/);
+  await expect(current(page).getByText('4 tbsp').first()).toBeVisible();
+  await asPlanned(page);
+  await expect(title(page)).toHaveText(/^Leave the acid to work in$/);
+  await until(page, /^Lift the goods out, let them drip, wrap for the steam$/);
+  await toItsEnd(page);
+  await expect(main(page).getByRole('table', { name: 'True recipe' })).toBeVisible();
 });

@@ -270,6 +270,8 @@ test('a stack in zones, two rounds on five layers, flipped, acid at the sides; p
     'Pour citric acid crystals in at the sides, not on the wool: 0.24 g',
     'Press the water out, let it drip, and dry it flat; never wring',
   ]);
+  const wet = card(method, { dyes: AB, topUpMl: 500, topUpWithAcid: false }, { goods });
+  expect(wet.at(-2)).toBe('Pour water in at the side of the pile, to less than half the wall: 500 mL');
 });
 
 test('goods that wait for a set they share are bagged first, damp', () => {

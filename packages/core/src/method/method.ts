@@ -90,6 +90,8 @@ export interface Method<S extends { kind: string }> {
   hot: boolean;
   /** When its acid may go in, as a dose says it; none where a step of its own says it. */
   acidTimes: readonly AcidTime[];
+  /** When its acid goes in until it is said otherwise. */
+  acidUsually: AcidTime;
   /** How wet goods are that were soaked for it. */
   soaked: 'dripping' | 'damp';
   /** How its goods leave it. */
@@ -120,6 +122,7 @@ export const USUAL_WAY = {
   dry: false,
   soaked: 'dripping',
   acidTimes: ['soak', 'start', 'warm', 'last'],
+  acidUsually: 'start',
   leaves: 'squeezed',
   onGoods: (): boolean => false,
   places: (): readonly Section[] => [],

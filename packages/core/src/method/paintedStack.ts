@@ -129,6 +129,8 @@ export const paintedStack: Method<Settings> = {
       const { layers, sections } = settings;
       const rounds = settings.rounds > 1 ? `, in ${settings.rounds} rounds` : '';
       if (act.kind === 'handle' && act.what === 'turn') return 'Flip the whole pile';
+      if (act.kind === 'run' && act.purpose === 'top up')
+        return 'Pour water in at the side of the pile, to less than half the wall';
       if (act.kind === 'put' && act.material.kind === 'acid' && act.purpose === 'late')
         return `Pour ${ACIDS[act.material.acid].label} in at the sides, not on the wool`;
       if (act.kind !== 'move' || act.purpose !== 'paint') return null;

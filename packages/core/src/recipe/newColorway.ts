@@ -132,12 +132,13 @@ function usualAcid(
   before: AcidDose | undefined,
 ): AcidDose {
   if (kind === 'glaze') return GLAZE_ACID;
-  const { acidTimes } = methodFacts(kind);
+  const { acidTimes, acidUsually } = methodFacts(kind);
   const dose = before ?? usualDose(material ?? 'vinegar');
+  const when = acidUsually === 'start' ? dose.when : acidUsually;
   return {
     ...dose,
     id: 'acid1',
-    when: acidTimes.includes(dose.when) ? dose.when : (acidTimes[0] ?? 'start'),
+    when: acidTimes.includes(when) ? when : (acidTimes[0] ?? 'start'),
   };
 }
 
@@ -170,19 +171,28 @@ export function changeMethod(pass: Pass, kind: MethodKind): Pass {
       ...line,
       sectionId: sections.find((section) => section.id === line.sectionId)?.id ?? sections[0]?.id ?? null,
     })),
+    acids: acidsMoved(pass, kind),
     heat: methodFacts(kind).hot ? pass.heat : null,
   };
 }
 
+/** Acid that went in when it usually does goes in when it usually does in the other way. */
+function acidsMoved({ method, acids }: Pass, kind: MethodKind): AcidDose[] {
+  const [before, after] = [methodFacts(method.kind).acidUsually, methodFacts(kind).acidUsually];
+  return before === after
+    ? acids
+    : acids.map((dose) => (dose.when === before ? { ...dose, when: after } : dose));
+}
+
 /**
- * A recipe with one of its passes led in another way. Goods that are painted last have no bath to simmer in: as long as
- * nobody decided on the set, they are steamed.
+ * A recipe with one of its passes led in another way. Goods that are painted or iced last have no bath to simmer in: as
+ * long as nobody decided on the set, they are steamed.
  */
 export function changeWay(recipe: Recipe, passId: string, kind: MethodKind): Pick<Recipe, 'passes' | 'set'> {
   const passes = recipe.passes.map((pass) => (pass.id === passId ? changeMethod(pass, kind) : pass));
-  const painted = passes.at(-1)?.id === passId && methodFacts(kind).needs === 'wrap';
+  const bare = passes.at(-1)?.id === passId && (methodFacts(kind).needs === 'wrap' || kind === 'ice');
   const usual = JSON.stringify(recipe.set) === JSON.stringify(usualSet('simmer'));
-  return { passes, set: painted && usual ? usualSet('steam') : recipe.set };
+  return { passes, set: bare && usual ? usualSet('steam') : recipe.set };
 }
 
 /**

@@ -3,7 +3,7 @@ import { depth, formulation, goodsLine, recipe, SHELF } from '../../test/example
 import { heatCurve } from '../plan/heatCurve';
 import { inksOf, likelyPrimaries, printOfScreen } from './fromPrint';
 import { formulate } from './materials';
-import { changeMethod, newPass } from './newColorway';
+import { changeMethod, changeWay, newColorway, newPass } from './newColorway';
 import { METHOD_KINDS } from '../method';
 import { passFromPattern } from './passFromPattern';
 import { passPhCurve } from '../plan/passPhCurve';
@@ -199,6 +199,19 @@ describe('passes and patterns', () => {
     expect(painted.acids).toEqual(first.acids);
     expect(changeMethod(painted, 'immersion').dyes[0]!.sectionId).toBeNull();
     expect(changeMethod(first, 'immersion')).toBe(first);
+  });
+  test('what melts carries no acid: on ice it goes in after the melt, and the goods are steamed (common practice, no source)', () => {
+    const times = ({ acids }: { acids: { when: string }[] }): string[] => acids.map(({ when }) => when);
+    expect(times(newPass('p', 'ice', SHELF, ids()))).toEqual(['last']);
+    const { recipe } = newColorway('c', SHELF, ids());
+    const iced = changeWay(recipe, recipe.passes[0]!.id, 'ice');
+    expect([iced.set.method, times(iced.passes[0]!)]).toEqual(['steam', ['last']]);
+    expect(times(changeMethod(iced.passes[0]!, 'immersion'))).toEqual(['start']);
+    const soaked = {
+      ...recipe.passes[0]!,
+      acids: [{ ...recipe.passes[0]!.acids[0]!, when: 'soak' as const }],
+    };
+    expect(times(changeMethod(soaked, 'ice'))).toEqual(['soak']);
   });
   test('a pass from a pattern has ids of its own', () => {
     const pass = newPass('p', 'dip', SHELF, ids());

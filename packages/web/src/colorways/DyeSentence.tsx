@@ -107,7 +107,8 @@ export function DyeSentence({ draft, pass, line, plan, formulation, shelf, justA
         }}
       />{' '}
       <SaidDye
-        line={line}
+        // Spoons of what goes on dry are spoons of powder, whatever jar is kept for a way that pours.
+        line={dry ? { ...line, stockId: null } : line}
         schools={schools}
         reading={context}
         written={draft.colorway.asWritten[dyePath(line.id, school)]}
