@@ -23,6 +23,7 @@ import { vesselClashes } from './needs';
 import { planFormulation } from './plan';
 import { planInFirstFree } from './planOrWhy';
 import { potNeedsMl } from './potNeeds';
+import { resizeRecipe, type Resize } from './resize';
 
 /** A small fast pot, for a pass of its own. */
 const SMALL = potSchema.parse({ id: 'small', name: 'Little pot', capacityMl: 5000, powerWatts: 900 });
@@ -133,6 +134,14 @@ describe('some of a glaze goes on into a pan', () => {
       expect(depths(foldRecord(dyed).end, { line: 'g1' }).get(dye)).toBeCloseTo(percent, 9);
   });
 
+  test('on twice the goods at the same depth twice as much goes on; at another depth as much', () => {
+    const over = (size: Resize): number | undefined =>
+      resizeRecipe(recipeOf(part), size, planOf(part)).passes[1]?.takesOverMl;
+    const goods = [{ ...recipeOf(part).goods[0]!, count: 6 }];
+    expect(over({ kind: 'same depth', goods })).toBe(2000);
+    expect(over({ kind: 'deeper' })).toBe(1000);
+  });
+
   test('it hangs on the pass before: neither goes first, and that one is not left out', () => {
     const batch = begunBatch(formulated(part));
     expect(() => passEarlier(batch, 'p2')).toThrow(/goes on in the bath of another/);
@@ -211,10 +220,11 @@ describe('the vessel of a pass', () => {
     expect(plan.notices.map(noticeWords)).toContain(
       'Little pot holds 5 L; bath and goods need about 6.3 L. Take a larger pot or less water.',
     );
-    expect(potNeedsMl(recipeOf(inSmall), plan)).toBeCloseTo(7571 + 300, 6);
-    expect(
-      potNeedsMl(recipeOf({ ...inSmall, potId: null, water: { basis: 'ratio', value: 40 } }), plan),
-    ).toBe(7871);
+    // 40 mL/g are 12 L: more than the glaze, and nothing to the vessel of the batch.
+    const deep = { ...inSmall, water: { basis: 'ratio', value: 40 } };
+    const needs = (second: object): number => potNeedsMl(recipeOf(second), planOf(second));
+    expect(needs(deep)).toBeCloseTo(7571 + 300, 6);
+    expect(needs({ ...deep, potId: null })).toBeCloseTo(12_000 + 300, 6);
   });
 
   test('is named where goods go in, on the card and for whoever stands at the pots', () => {

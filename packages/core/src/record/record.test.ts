@@ -248,6 +248,17 @@ describe('where a batch stands', () => {
     expect(dyed.bath.volumeMl).toBeCloseTo(5880, 6);
     expect(dyed.bath.hex).not.toBe(water.bath.hex);
   });
+  test('a pass with a bath of its own shows that bath alone; one that goes on in the bath before shows both', () => {
+    const [first] = recipe().passes;
+    const second = (water: object) =>
+      begunBatch(formulation({ passes: [first!, { ...first!, id: 'p2', water, topUpMl: 0 } as never] }));
+    const level = (of: ReturnType<typeof second>): number =>
+      recordState(of, asPlanned(of), SHELF.dyes).bath.volumeMl;
+    const alone = level(batch);
+    expect(level(second({ basis: 'ratio', value: 30 }))).toBeCloseTo(alone, -2);
+    // The stock and acid of the second pass come to what is there.
+    expect(level(second({ basis: 'kept' }))).toBeGreaterThan(alone + 200);
+  });
   test('when all is done nothing is current, and a verdict closes it', () => {
     expect(state(asPlanned(batch)).current).toBeNull();
     const closed = [
