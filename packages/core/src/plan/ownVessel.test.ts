@@ -20,6 +20,7 @@ import { vesselChoices } from '../shelf/vesselChoices';
 import { noticeWords } from '../words/noticeWords';
 import { comparePlans } from './compare';
 import { vesselClashes } from './needs';
+import { planTogether } from './together';
 import { planFormulation } from './plan';
 import { planInFirstFree } from './planOrWhy';
 import { potNeedsMl } from './potNeeds';
@@ -88,10 +89,17 @@ describe('some of a glaze goes on into a pan', () => {
 
   test('its acid comes along: 11.83 g of acetic in 7931 mL of bath and soak water are 1.49 g to the liter', () => {
     const [, pan] = planOf(part).passes;
-    expect(pan?.takenOver?.value).toBeCloseTo(1000, 9);
+    expect(pan?.takenOver?.value).toBe(1000);
     expect(pan?.acidsBefore).toEqual([{ material: 'vinegar', pureGrams: expect.closeTo(1.492, 3) }]);
     // To the liter of the 5771 mL that it comes to.
     expect(pan?.bathAcid?.gPerL.value).toBeCloseTo(1.492 / 5.771, 3);
+  });
+
+  test('its water says what it is reckoned from', () => {
+    const [, pan] = planOf(part).passes;
+    expect(pan?.water.because).toBe(
+      '5.77 L bath − 150 mL stock − 0 mL liquid acid − 1 L of the bath before − 240 mL in the wet goods',
+    );
   });
 
   test('what takes over nothing has no acid at all', () => {
@@ -113,7 +121,7 @@ describe('some of a glaze goes on into a pan', () => {
   test('its record knows the liquid, the version made from it takes over as much, and dyed again on half the goods it is half', () => {
     const begun = begunBatch(formulated(part));
     const batch = withEvents(begun, asPlanned(begun));
-    expect(batch.card.passes[1]?.takesOverMl).toBeCloseTo(1000, 9);
+    expect(batch.card.passes[1]?.takesOverMl).toBe(1000);
     const folded = foldRecord(batch);
     const version = versionOf(batch, folded)?.recipe.passes[1];
     expect([version?.potId, version?.takesOverMl]).toEqual(['pan', 1000]);
@@ -252,6 +260,18 @@ describe('the vessel of a pass', () => {
       ).formulation?.pot?.name;
     expect(first(recipe.passes)).toBe('Pot');
     expect(first(recipe.passes.map((pass) => ({ ...pass, potId: null })))).toBe('Little pot');
+  });
+
+  test('is given to no other of several batches that begin together', () => {
+    const colorway = { name: 'x', recipe: { ...recipeOf(inSmall), potId: null }, asWritten: {} };
+    const asked = { colorway, count: null, potId: null };
+    const pots = [POT, { ...SMALL, capacityMl: 20_000 }, { ...POT, id: 'third', name: 'Third' }];
+    const begun = planTogether(
+      [asked, { ...asked, colorway: { ...colorway, recipe: { ...recipeOf({}), potId: null } } }],
+      { ...shelf, pots },
+      new Map(),
+    );
+    expect(begun.map(({ formulation }) => formulation?.pot?.name)).toEqual(['Pot', 'Third']);
   });
 
   test('that has left the shelf is none: the pass is dyed in that of the batch', () => {

@@ -262,7 +262,7 @@ function takesOver(pass: Pass, from: string, vessel: string): AnyScene['takesOve
 /** So much of a bath; null for none. @param ml at most all of it */
 function partOf(bath: Bath, ml: number): Bath | null {
   const taken = Math.min(bath.ml, ml);
-  return taken > 0 ? together(NO_BATH, bath, taken / bath.ml) : null;
+  return taken > 0 ? { ...together(NO_BATH, bath, taken / bath.ml), ml: taken } : null;
 }
 
 /** How goods leave a pass: those that are never wrung drip. */

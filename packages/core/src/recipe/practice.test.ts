@@ -63,6 +63,7 @@ describe('rules of thumb of the trade (common practice, no source)', () => {
     expect(METHODS.glaze.usual.minutes).toBe(30);
     expect(METHODS.ice.usual.meltMinutes / 60).toBeGreaterThanOrEqual(3);
     expect(METHODS.ice.usual.meltMinutes / 60).toBeLessThanOrEqual(20);
+    expect(METHODS.ice.usual).toMatchObject({ acidMinutes: 20 });
     expect([3, 4, 5]).toContain(METHODS.repeated.usual.repeats);
   });
   test('wetting is 20 to 30 min at least, and a bundle steams over 5 cm of water', () => {
