@@ -234,6 +234,7 @@ const TRUER: [string, string][] = [
   ['Add citric acid crystals with the powder', 'Weigh citric acid crystals to stir into the powder'],
   ['Took an entry back', 'Taken back: an entry'],
   ['Took an entry back', 'Taken back: an entry (a slip)'],
+  ['Top the bath up with water', 'Pour water in at the side of the pile, to less than half the wall'],
 ];
 const saysTheSame = (was: unknown, is: unknown): boolean =>
   typeof was === 'number' && typeof is === 'number'
