@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { browserTimes } from './browser';
+import { colorTimes } from './color';
 import { exchangeTimes } from './exchange';
 import { foldTimes } from './fold';
 import { planTimes } from './plan';
@@ -21,6 +22,7 @@ const PARTS: Record<string, () => Measure[] | Promise<Measure[]>> = {
   browser: () => browserTimes(root),
   server: () => serverTimes(root),
   exchange: () => exchangeTimes(root),
+  color: colorTimes,
 };
 const wanted = process.argv.slice(2);
 

@@ -1,5 +1,5 @@
 // Measures the speeds the project cares about and prints each as a share of what is allowed. Never part of the tests.
-// Words after it name the parts to measure: plan, fold, browser, server, exchange.
+// Words after it name the parts to measure: plan, fold, browser, server, exchange, color.
 import { ensureBrowser } from './browser.mjs';
 import { build, install } from './prepare.mjs';
 import { run, runLocal } from './steps.mjs';

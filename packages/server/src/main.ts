@@ -8,6 +8,7 @@ import { COPY_APART, copyForAnother } from './backup/copyApart';
 import { IN_APART, inForAnother, OUT_APART, outForAnother } from './document/exchangeApart';
 import { FORMS } from './document/exchange';
 import { setPassphrase } from './access/passphrase';
+import { colorFile } from './command/color';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
 import { backup, check, copies, restore } from './command/safety';
@@ -60,6 +61,11 @@ program
   .option('--colorway <id>', 'which colorway, when the document holds several')
   .action((file: string, options: { colorway?: string }) => planFile(file, options.colorway));
 program
+  .command('color')
+  .description('predict, match and correct colors of measured dyes, as JSON')
+  .argument('<file>', 'a request as in docs/formats.md; - for standard input')
+  .action((file: string) => colorFile(file));
+program
   .command('export')
   .description('write the whole studio as one document, or as an archive')
   .argument('[file]', 'where to, an archive where it ends in .zip; standard output when left out')
@@ -98,9 +104,10 @@ program
   .action(() => check(dataFolder()));
 program
   .command('schema')
-  .description('write the JSON Schema of the document')
+  .description('write the JSON Schema of the document, or of what the color command is asked')
   .argument('[file]', 'where to; standard output when left out')
-  .action((file?: string) => writeSchema(file));
+  .option('--color', 'of a request to the color command')
+  .action((file: string | undefined, { color }: { color?: boolean }) => writeSchema(file, color === true));
 
 /** What is typed or piped in, up to the end of the line. */
 async function firstLine(): Promise<string> {

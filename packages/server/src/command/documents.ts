@@ -1,6 +1,7 @@
 import { createWriteStream } from 'node:fs';
 import { readFile, writeFile } from 'node:fs/promises';
 import {
+  colorRequestJsonSchema,
   DocumentError,
   documentJsonSchema,
   planDocument,
@@ -37,9 +38,10 @@ export async function exportTo(folder: string, file: string | undefined): Promis
 
 const formOf = (file = ''): Form => (file.toLowerCase().endsWith('.zip') ? 'archive' : 'document');
 
-/** Writes the JSON Schema of the document to a file, or to standard output. */
-export async function writeSchema(file: string | undefined): Promise<void> {
-  const text = `${JSON.stringify(documentJsonSchema(), null, 2)}\n`;
+/** Writes the JSON Schema of the document, or of a request to the color command, to a file or to standard output. */
+export async function writeSchema(file: string | undefined, color: boolean): Promise<void> {
+  const schema = color ? colorRequestJsonSchema() : documentJsonSchema();
+  const text = `${JSON.stringify(schema, null, 2)}\n`;
   if (file === undefined) process.stdout.write(text);
   else await writeFile(file, text);
 }

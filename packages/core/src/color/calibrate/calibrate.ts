@@ -1,0 +1,184 @@
+import { ciede2000 } from '../difference/ciede2000';
+import { DYE_NUMBERS, type DyeModel } from '../dye/dyeModel';
+import { absorptionOf } from '../dye/layer';
+import { labOf, type Lab } from '../lab';
+import { labOfScreen } from '../screen';
+import type { Spectrum } from '../spectrum';
+import { factorOf, type Factor } from './cholesky';
+import { firstGuess } from './firstGuess';
+import type { MeasuredColor } from './observe';
+import {
+  affinityAt,
+  fitted,
+  gathered,
+  modelsOf,
+  predicted,
+  sizeOf,
+  type Observation,
+  type Problem,
+} from './problem';
+
+/** Goods as they are before any dye. */
+export interface MeasuredBase {
+  id: string;
+  reflectance: Spectrum;
+}
+
+/** One dye alone on a base. */
+export interface MeasuredSample {
+  dyeId: string;
+  baseId: string;
+  dosPercent: number;
+  color: MeasuredColor;
+}
+
+/** Several dyes from one bath. */
+export interface MeasuredMixture {
+  baseId: string;
+  dyes: readonly { id: string; dosPercent: number }[];
+  color: MeasuredColor;
+}
+
+/** All that was measured. */
+export interface MeasuredShelf {
+  bases: readonly MeasuredBase[];
+  dyes: readonly string[];
+  samples: readonly MeasuredSample[];
+  mixtures: readonly MeasuredMixture[];
+}
+
+/** What dyes and bases are found to be, and how sure that is. */
+export interface Calibration {
+  problem: Problem;
+  dyeIds: readonly string[];
+  baseIds: readonly string[];
+  numbers: Float64Array;
+  models: readonly DyeModel[];
+  /** Factor of the precision of the numbers: what a prediction's spread is read from. */
+  factor: Factor;
+  /** Measured samples of each dye. */
+  samples: readonly number[];
+}
+
+/** Rounds of fitting a dye by itself, and all of them together. */
+const ALONE = 40;
+const TOGETHER = 6;
+
+/**
+ * Fits everything that was measured at once: each dye to all its samples on all bases, then dyes, bases and mixtures
+ * together. Robust: a sample that nothing fits counts for little.
+ * Source: joint least squares on Kubelka-Munk single constant, docs/how-it-computes.md.
+ */
+export function calibrate(shelf: MeasuredShelf): Calibration {
+  const baseIds = shelf.bases.map(({ id }) => id);
+  const bases = shelf.bases.map(({ reflectance }) => absorptionOf(reflectance));
+  const dyeAt = new Map(shelf.dyes.map((id, i) => [id, i]));
+  const baseAt = new Map(baseIds.map((id, i) => [id, i]));
+  const counts = baseIds.map((id) => shelf.samples.filter(({ baseId }) => baseId === id).length);
+  const measure = counts.indexOf(Math.max(...counts));
+  const place = (map: ReadonlyMap<string, number>, id: string): number => map.get(id) ?? -1;
+  const alone = shelf.samples.map(({ dyeId, baseId, dosPercent, color }): Observation => ({
+    base: place(baseAt, baseId),
+    doses: [{ dye: place(dyeAt, dyeId), dosPercent }],
+    color,
+  }));
+  const mixed = shelf.mixtures.map(({ baseId, dyes, color }): Observation => ({
+    base: place(baseAt, baseId),
+    doses: dyes.map(({ id, dosPercent }) => ({ dye: place(dyeAt, id), dosPercent })),
+    color,
+  }));
+  const problem: Problem = {
+    dyes: shelf.dyes.length,
+    bases,
+    measure,
+    observations: [...alone, ...mixed],
+  };
+  let numbers: Float64Array = new Float64Array(sizeOf(problem));
+  shelf.dyes.forEach((_, dye) => {
+    const mine = alone.filter(({ doses }) => doses[0]?.dye === dye);
+    numbers.set(dyeAlone(mine, dye, { bases, measure }), dye * DYE_NUMBERS);
+  });
+  if (bases.length > 1 || mixed.length > 0) numbers = fitted(problem, numbers, TOGETHER);
+  return settled(problem, numbers, shelf.dyes, baseIds);
+}
+
+/** With how sure it all is. */
+function settled(
+  problem: Problem,
+  numbers: Float64Array,
+  dyeIds: readonly string[],
+  baseIds: readonly string[],
+): Calibration {
+  const { precision, n } = gathered(problem, numbers);
+  const factor = factorOf(precision, n);
+  if (!factor) throw new Error('The precision of a calibration is not positive: beliefs alone make it so.');
+  return {
+    problem,
+    dyeIds,
+    baseIds,
+    numbers,
+    models: modelsOf(problem, numbers),
+    factor,
+    samples: dyeIds.map(
+      (_, dye) =>
+        problem.observations.filter(({ doses }) => doses.length === 1 && doses[0]?.dye === dye).length,
+    ),
+  };
+}
+
+/** A dye fitted to its own samples, whatever bases they are on. */
+function dyeAlone(
+  mine: readonly Observation[],
+  dye: number,
+  { bases, measure }: Pick<Problem, 'bases' | 'measure'>,
+): Float64Array {
+  const first = firstGuess(
+    mine.map(({ base, doses, color }) => ({
+      base: bases[base] as Float64Array,
+      dosPercent: doses[0]?.dosPercent ?? 0,
+      color,
+    })),
+  );
+  const problem: Problem = {
+    dyes: 1,
+    bases,
+    measure,
+    observations: mine.map((one) => ({
+      ...one,
+      doses: one.doses.filter((dose) => dose.dye === dye).map((dose) => ({ ...dose, dye: 0 })),
+    })),
+  };
+  const from = new Float64Array(sizeOf(problem));
+  from.set(first);
+  return fitted(problem, from, ALONE).slice(0, DYE_NUMBERS);
+}
+
+/** The same calibration with more mixtures measured. */
+export function withMixtures(calibration: Calibration, mixtures: readonly MeasuredMixture[]): Calibration {
+  const { problem, dyeIds, baseIds, numbers } = calibration;
+  const more = mixtures.map(({ baseId, dyes, color }): Observation => ({
+    base: baseIds.indexOf(baseId),
+    doses: dyes.map(({ id, dosPercent }) => ({ dye: dyeIds.indexOf(id), dosPercent })),
+    color,
+  }));
+  const next: Problem = { ...problem, observations: [...problem.observations, ...more] };
+  return settled(next, fitted(next, numbers, TOGETHER), dyeIds, baseIds);
+}
+
+/** How far each sample lies from what is predicted for it, ΔE00. */
+export function residuals({ problem, numbers, models }: Calibration): number[] {
+  return problem.observations.map((observation) => {
+    const { reading } = predicted(problem, numbers, models, observation);
+    const { color } = observation;
+    return color.kind === 'srgb'
+      ? ciede2000(labOf(reading, { illuminant: 'D65', observer: '2°' }), labOfScreen(color.srgb))
+      : ciede2000(labOf(reading), labMeasured(color));
+  });
+}
+
+const labMeasured = (color: Exclude<MeasuredColor, { kind: 'srgb' }>): Lab =>
+  color.kind === 'lab' ? color.lab : labOf(color.reflectance);
+
+/** Logarithm of how much more of every dye a base shows than the base that most samples are on. */
+export const affinityOf = ({ problem, numbers, baseIds }: Calibration, baseId: string): number =>
+  numbers[affinityAt(problem, baseIds.indexOf(baseId))] ?? 0;

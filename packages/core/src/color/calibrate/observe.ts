@@ -1,0 +1,56 @@
+import type { Viewing } from '../cie/tristimulus';
+import { DAYLIGHT } from '../cie/tristimulus';
+import type { Lab } from '../lab';
+import { labWithSlope } from '../labSlope';
+import { labOfScreen } from '../screen';
+import type { Spectrum } from '../spectrum';
+import type { Rgb } from '../srgb';
+
+/** A color as it was measured: read by an instrument, said as Lab (D65, 10°), or picked from a screen. */
+export type MeasuredColor =
+  { kind: 'reflectance'; reflectance: Spectrum } | { kind: 'lab'; lab: Lab } | { kind: 'srgb'; srgb: Rgb };
+
+/** What a prediction is off from a measurement, each part in units of how well it was measured. */
+export interface Observed {
+  off: Float64Array;
+  /** How each part grows with the reading of each band. */
+  perBand: readonly Float64Array[];
+}
+
+/** How well a color is measured (from memory: a good instrument, a reading of Lab, a picked swatch). */
+const NOISE = { lab: 0.35, srgb: 2.5, reading: 0.002, ofReading: 0.01 };
+
+/** Screens are made for the small observer. */
+const SCREEN: Viewing = { illuminant: 'D65', observer: '2°' };
+
+/** @param reading what is predicted, 31 bands */
+export function observed(color: MeasuredColor, reading: Float64Array): Observed {
+  switch (color.kind) {
+    case 'reflectance':
+      return readBand(color.reflectance, reading);
+    case 'lab':
+      return asLab(color.lab, reading, DAYLIGHT, NOISE.lab);
+    case 'srgb':
+      return asLab(labOfScreen(color.srgb), reading, SCREEN, NOISE.srgb);
+  }
+}
+
+function asLab(measured: Lab, reading: Float64Array, viewing: Viewing, noise: number): Observed {
+  const { lab, perBand } = labWithSlope(reading, viewing);
+  return {
+    off: Float64Array.from(lab, (value, i) => (value - (measured[i] as number)) / noise),
+    perBand: perBand.map((slope) => slope.map((value) => value / noise)),
+  };
+}
+
+function readBand(measured: Spectrum, reading: Float64Array): Observed {
+  const noise = measured.map((r) => NOISE.reading + NOISE.ofReading * r);
+  return {
+    off: reading.map((value, band) => (value - (measured[band] as number)) / (noise[band] as number)),
+    perBand: noise.map((one, band) => {
+      const slope = new Float64Array(reading.length);
+      slope[band] = 1 / one;
+      return slope;
+    }),
+  };
+}

@@ -1,0 +1,237 @@
+import { affinityOf, type Calibration } from '../calibrate/calibrate';
+import { reflectanceOfColor } from '../calibrate/firstGuess';
+import { DOSE_NOISE, lossAt } from '../calibrate/problem';
+import type { MeasuredColor } from '../calibrate/observe';
+import { ciede2000 } from '../difference/ciede2000';
+import type { DyeModel } from '../dye/dyeModel';
+import { absorptionOf } from '../dye/layer';
+import { labOf, type Lab } from '../lab';
+import { metamerism } from '../metamerism';
+import { predict, type DyeAt, type Prediction } from '../predict';
+import type { Spectrum } from '../spectrum';
+import { DyesFor, type Limits } from './dyesFor';
+import { FirstDoses } from './firstDoses';
+import { metricAt, squaredIn } from './metric';
+
+/** A color that is wanted: a reflectance, or Lab alone. */
+export type Target = Exclude<MeasuredColor, { kind: 'srgb' }>;
+
+/** What a match may be made of. */
+export interface MatchWish {
+  baseId: string;
+  target: Target;
+  maxDyes: number;
+  mustUse: readonly string[];
+  mustNotUse: readonly string[];
+  /** Most of all dyes together, %. */
+  maxDosPercent: number;
+  /** How many are wanted. */
+  top: number;
+  /** Error of each dose, of itself. */
+  pouring?: number;
+}
+
+/** One way to a color. */
+export interface Candidate {
+  dyes: DyeAt[];
+  lab: Lab;
+  deltaE00: number;
+  /** What the usual pouring error makes of it: ΔE00, root of the mean square. */
+  pouringDeltaE00: number;
+  metamerism: { A: number; F11: number };
+  spreadDE00: number;
+}
+
+/** How far a search is, and the best so far. */
+export interface MatchProgress {
+  candidates: Candidate[];
+  done: number;
+  combinations: number;
+}
+
+/** Least of a dye that is of use, % (common practice, no source). */
+export const LEAST_DOSE = 0.002;
+/** Differences below this are equal: nobody sees them. */
+const EQUAL = 0.3;
+/** What counts beside the difference, in ΔE00: pouring error, metamerism, each dye more. */
+const COUNTS = { pouring: 0.25, metamerism: 0.08, dye: 0.12 };
+/** Combinations that are kept to be looked at closely. */
+const KEPT = 48;
+/** Combinations that are tried before it says how far it is. */
+const AT_A_TIME = 400;
+
+export const labOfTarget = (target: Target): Lab =>
+  target.kind === 'lab' ? target.lab : labOf(target.reflectance);
+
+/** The ground that dyes of a base go onto. */
+export const groundOf = (calibration: Calibration, baseId: string) => ({
+  absorption: calibration.problem.bases[calibration.baseIds.indexOf(baseId)] as Float64Array,
+  affinity: affinityOf(calibration, baseId),
+  loss: calibration.numbers[lossAt(calibration.problem)] ?? 0,
+});
+
+/** Every choice of dyes that is asked for, few dyes first, by their places. */
+export function* choices(
+  dyeIds: readonly string[],
+  { maxDyes, mustUse, mustNotUse }: Pick<MatchWish, 'maxDyes' | 'mustUse' | 'mustNotUse'>,
+): Generator<number[]> {
+  const must = mustUse.map((id) => dyeIds.indexOf(id));
+  const free = dyeIds.flatMap((id, i) => (must.includes(i) || mustNotUse.includes(id) ? [] : [i]));
+  for (let count = Math.max(1, must.length); count <= maxDyes; count += 1)
+    for (const more of picked(free, count - must.length, 0)) yield [...must, ...more];
+}
+
+function* picked(from: readonly number[], count: number, first: number): Generator<number[]> {
+  if (count === 0) yield [];
+  else
+    for (let i = first; i + count <= from.length; i += 1)
+      for (const rest of picked(from, count - 1, i + 1)) yield [from[i] as number, ...rest];
+}
+
+/** How many those are. */
+export function countOf(
+  dyeIds: readonly string[],
+  wish: Pick<MatchWish, 'maxDyes' | 'mustUse' | 'mustNotUse'>,
+): number {
+  const must = wish.mustUse.length;
+  const free = dyeIds.filter((id) => !wish.mustUse.includes(id) && !wish.mustNotUse.includes(id)).length;
+  let sum = 0;
+  for (let count = Math.max(1, must); count <= wish.maxDyes; count += 1) {
+    let ways = 1;
+    for (let i = 0; i < count - must; i += 1) ways = (ways * (free - i)) / (i + 1);
+    sum += Math.round(Math.max(0, ways));
+  }
+  return sum;
+}
+
+interface Rough {
+  which: number[];
+  doses: number[];
+  deltaE00: number;
+}
+
+/**
+ * Searches every choice of dyes for a color, and tells how far it is as it goes: whoever asks for no more has stopped it.
+ * It runs wherever it is called, a worker of a browser or of a server alike.
+ */
+export function* matching(calibration: Calibration, wish: MatchWish): Generator<MatchProgress> {
+  const target = labOfTarget(wish.target);
+  const smooth = reflectanceOfColor(wish.target);
+  const ground = groundOf(calibration, wish.baseId);
+  const limits: Limits = { least: LEAST_DOSE, most: wish.maxDosPercent };
+  const solver = new DyesFor(ground, target, limits);
+  const first = new FirstDoses(
+    calibration.models,
+    smooth ? absorptionOf(smooth) : ground.absorption,
+    ground.absorption,
+    Math.exp(ground.affinity),
+  );
+  const combinations = countOf(calibration.dyeIds, wish);
+  let kept: Rough[] = [];
+  let done = 0;
+  for (const which of choices(calibration.dyeIds, wish)) {
+    const found = solver.nearest(
+      which.map((dye) => calibration.models[dye] as DyeModel),
+      first.of(which),
+    );
+    done += 1;
+    // Where one of them is hardly there, fewer dyes have been tried already.
+    if (!found.atLeast || which.length === Math.max(1, wish.mustUse.length))
+      kept.push({ which, doses: found.doses, deltaE00: ciede2000(target, found.lab) });
+    if (done % AT_A_TIME === 0) {
+      kept = best(kept);
+      yield { candidates: ranked(calibration, wish, target, smooth, kept), done, combinations };
+    }
+  }
+  yield { candidates: ranked(calibration, wish, target, smooth, best(kept)), done, combinations };
+}
+
+const best = (rough: readonly Rough[]): Rough[] =>
+  rough.toSorted((one, other) => one.deltaE00 - other.deltaE00).slice(0, KEPT);
+
+/** The same as an asynchronous iterator, for whoever waits between its steps. */
+export async function* matches(
+  calibration: Calibration,
+  wish: MatchWish,
+): AsyncGenerator<MatchProgress, void, undefined> {
+  yield* matching(calibration, wish);
+}
+
+/** All of a search at once. */
+export function match(calibration: Calibration, wish: MatchWish): MatchProgress {
+  let last: MatchProgress = { candidates: [], done: 0, combinations: 0 };
+  for (const progress of matching(calibration, wish)) last = progress;
+  return last;
+}
+
+function ranked(
+  calibration: Calibration,
+  wish: MatchWish,
+  target: Lab,
+  smooth: Spectrum | null,
+  rough: readonly Rough[],
+): Candidate[] {
+  const pouring = wish.pouring ?? DOSE_NOISE;
+  const metric = metricAt(target);
+  return rough
+    .map(({ which, doses }) => {
+      const dyes = which.map((dye, i) => ({
+        id: calibration.dyeIds[dye] ?? '',
+        dosPercent: doses[i] ?? 0,
+      }));
+      return candidate(predict(calibration, wish.baseId, dyes, pouring), dyes, {
+        target,
+        smooth,
+        metric,
+        pouring,
+      });
+    })
+    .map((one) => ({ one, rank: rankOf(one) }))
+    .toSorted((a, b) => a.rank - b.rank || smallest(b.one) - smallest(a.one))
+    .slice(0, wish.top)
+    .map(({ one }) => one);
+}
+
+interface Beside {
+  target: Lab;
+  smooth: Spectrum | null;
+  metric: Float64Array;
+  pouring: number;
+}
+
+/** A recipe as a way to a color. */
+export function candidate(
+  predicted: Prediction,
+  dyes: DyeAt[],
+  { target, smooth, metric, pouring }: Beside,
+): Candidate {
+  const squared = predicted.perDose.reduce(
+    (sum, along) =>
+      sum +
+      squaredIn(
+        metric,
+        pouring * (along[0] as number),
+        pouring * (along[1] as number),
+        pouring * (along[2] as number),
+      ),
+    0,
+  );
+  const under = (light: 'A' | 'F11'): number =>
+    smooth ? metamerism(smooth, predicted.reflectance, light) : 0;
+  return {
+    dyes,
+    lab: predicted.lab,
+    deltaE00: ciede2000(target, predicted.lab),
+    pouringDeltaE00: Math.sqrt(Math.max(0, squared)),
+    metamerism: { A: under('A'), F11: under('F11') },
+    spreadDE00: predicted.spreadDE00,
+  };
+}
+
+const rankOf = ({ deltaE00, pouringDeltaE00, metamerism: { A, F11 }, dyes }: Candidate): number =>
+  Math.max(EQUAL, deltaE00) +
+  COUNTS.pouring * pouringDeltaE00 +
+  (COUNTS.metamerism * (A + F11)) / 2 +
+  COUNTS.dye * dyes.length;
+
+const smallest = ({ dyes }: Candidate): number => Math.min(...dyes.map(({ dosPercent }) => dosPercent));
