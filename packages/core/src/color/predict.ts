@@ -1,5 +1,5 @@
 import type { Calibration } from './calibrate/calibrate';
-import { columnsOf, DOSE_NOISE, predicted } from './calibrate/problem';
+import { columnsOf, DOSE_NOISE, predicted, type Observation } from './calibrate/problem';
 import { DAYLIGHT } from './cie/tristimulus';
 import type { Dyeing } from './dye/dyeing';
 import type { Lab } from './lab';
@@ -15,19 +15,49 @@ export interface DyeAt {
   bath?: number;
 }
 
-/** A color that is expected, and how sure that is. */
-export interface Prediction extends OnScreen {
+/** A color that is expected. */
+export interface Expected {
   lab: Lab;
   reflectance: Float64Array;
-  /** The ΔE00 around it that holds 80 % of results. */
-  spreadDE00: number;
-  spread: LabSpread;
   /** How L, a and b grow with the logarithm of each dose. */
   perDose: readonly Float64Array[];
   dyeing: Dyeing;
+  /** Places of all that it hangs on, and how L, a and b grow with each. */
+  places: readonly number[];
+  columns: readonly Float64Array[];
+}
+
+/** The same with how sure it is. */
+export interface Prediction extends Expected, OnScreen {
+  /** The ΔE00 around it that holds 80 % of results. */
+  spreadDE00: number;
+  spread: LabSpread;
   /** Measured samples that it rests on. */
   samples: number;
 }
+
+/** The color of dyes on a base, without how sure that is: a search asks for it by the thousand. */
+export function expected(calibration: Calibration, baseId: string, dyes: readonly DyeAt[]): Expected {
+  const { problem, numbers, models } = calibration;
+  const recipe = recipeOf(calibration, baseId, dyes);
+  const dyeing = predicted(problem, numbers, models, recipe);
+  const { lab, perBand } = labWithSlope(dyeing.reading, DAYLIGHT);
+  return {
+    lab,
+    reflectance: dyeing.reading,
+    dyeing,
+    ...columnsOf(problem, recipe, dyeing, perBand),
+  };
+}
+
+const recipeOf = (
+  { baseIds, dyeIds }: Pick<Calibration, 'baseIds' | 'dyeIds'>,
+  baseId: string,
+  dyes: readonly DyeAt[],
+): Pick<Observation, 'base' | 'doses'> => ({
+  base: baseIds.indexOf(baseId),
+  doses: dyes.map(({ id, ...dose }) => ({ ...dose, dye: dyeIds.indexOf(id) })),
+});
 
 /**
  * The color of dyes on a base. An estimate: single-constant Kubelka-Munk with fitted dyes.
@@ -39,25 +69,24 @@ export function predict(
   dyes: readonly DyeAt[],
   pouring = DOSE_NOISE,
 ): Prediction {
-  const { problem, numbers, models, factor, dyeIds, baseIds, samples } = calibration;
-  const recipe = {
-    base: baseIds.indexOf(baseId),
-    doses: dyes.map(({ id, ...dose }) => ({ ...dose, dye: dyeIds.indexOf(id) })),
-  };
-  const dyeing = predicted(problem, numbers, models, recipe);
-  const { lab, perBand } = labWithSlope(dyeing.reading, DAYLIGHT);
-  const { places, columns, perDose } = columnsOf(problem, recipe, dyeing, perBand);
+  return surely(calibration, expected(calibration, baseId, dyes), dyes, pouring);
+}
+
+/** An expected color with how sure it is. */
+export function surely(
+  { factor, samples, dyeIds }: Calibration,
+  known: Expected,
+  dyes: readonly DyeAt[],
+  pouring: number,
+): Prediction {
   const spread = leastSpread();
-  for (const along of perDose) spreadAlong(spread, along, pouring);
-  spreadOfNumbers(spread, factor, places, columns);
+  for (const along of known.perDose) spreadAlong(spread, along, pouring);
+  spreadOfNumbers(spread, factor, known.places, known.columns);
   return {
-    lab,
-    reflectance: dyeing.reading,
-    ...screenOf(dyeing.reading),
+    ...known,
+    ...screenOf(known.reflectance),
     spread,
-    spreadDE00: differenceHolding(lab, spread),
-    perDose,
-    dyeing,
-    samples: recipe.doses.reduce((sum, { dye }) => sum + (samples[dye] ?? 0), 0),
+    spreadDE00: differenceHolding(known.lab, spread),
+    samples: dyes.reduce((sum, { id }) => sum + (samples[dyeIds.indexOf(id)] ?? 0), 0),
   };
 }

@@ -23,11 +23,24 @@ export interface Limits {
   most: number;
 }
 
+/** How closely it is looked for. */
+export interface Effort {
+  /** Square of ΔE00 at which it is near enough. */
+  near: number;
+  /** Square of ΔE00 that is of no use any more: a choice that stays above it is given up. */
+  useless: number;
+  /** True where a choice with a dye at its least is of no use. */
+  allNeeded: boolean;
+}
+
+/** As near as can be. */
+export const CLOSELY: Effort = { near: 1e-7, useless: Number.POSITIVE_INFINITY, allNeeded: false };
+
 /** Most dyes that are matched with at once. */
 export const MOST_DYES = 6;
 const MOST_ROUNDS = 40;
-/** Nearer in the square of ΔE00 than this nobody measures. */
-const NEAR = 1e-7;
+/** Rounds after which it shows whether a choice comes to anything. */
+const SHOWS = 3;
 const LOW = 216 / 24389;
 const STRAIGHT = 24389 / 27 / 116;
 /** How hard doses are held below their most, per % and ΔE00. */
@@ -51,6 +64,8 @@ export class DyesFor {
   private readonly matrix = new Float64Array(MOST_DYES * MOST_DYES);
   private readonly right = new Float64Array(MOST_DYES);
   private readonly lab = new Float64Array(3);
+  private readonly factor = new Float64Array(MOST_DYES * MOST_DYES);
+  private readonly step = new Float64Array(MOST_DYES);
 
   constructor(
     private readonly ground: Ground,
@@ -67,7 +82,12 @@ export class DyesFor {
    * @param there of each dye that is in already and can only grow, %
    * @param start doses to begin with, %, above what is there
    */
-  nearest(dyes: readonly DyeModel[], start: readonly number[], there: readonly number[] = []): Found {
+  nearest(
+    dyes: readonly DyeModel[],
+    start: readonly number[],
+    there: readonly number[] = [],
+    { near, useless, allNeeded }: Effort = CLOSELY,
+  ): Found {
     const n = dyes.length;
     const { least, most } = this.limits;
     const [low, high] = [Math.log(least), Math.log(Math.max(least, most))];
@@ -82,7 +102,8 @@ export class DyesFor {
     let cost = this.colored(dyes, doses);
     let damped = 1e-3;
     const next = new Float64Array(n);
-    for (let round = 0; round < MOST_ROUNDS && cost > NEAR; round += 1) {
+    for (let round = 0; round < MOST_ROUNDS && cost > near; round += 1) {
+      const before = cost;
       this.normal(n, logs, doses, there);
       let moved = 0;
       let better = false;
@@ -103,14 +124,18 @@ export class DyesFor {
           damped = Math.max(1e-9, damped / 8);
         } else damped = Math.max(damped * 8, 1e-6);
       }
-      if (!better || moved < 1e-6) break;
+      if (!better || moved < 1e-5) break;
+      if (round < SHOWS) continue;
+      // What hardly gets nearer, or wants less of a dye than there can be, comes to nothing.
+      if (cost > useless && cost > 0.5 * before) break;
+      if (allNeeded && isAtLow(logs, low)) break;
     }
     dosesOf(logs);
     this.colored(dyes, doses);
     return {
       doses: [...doses],
       lab: [this.lab[0] as number, this.lab[1] as number, this.lab[2] as number],
-      atLeast: logs.some((value) => value <= low + 1e-9),
+      atLeast: isAtLow(logs, low),
     };
   }
 
@@ -218,8 +243,11 @@ export class DyesFor {
 
   /** The step for a damping: Cholesky's way, in place on a copy. */
   private solved(n: number, damped: number): Float64Array {
-    const a = Float64Array.from(this.matrix);
-    const b = Float64Array.from(this.right);
+    const [a, b] = [this.factor, this.step];
+    for (let i = 0; i < n; i += 1) {
+      b[i] = this.right[i] as number;
+      for (let j = 0; j <= i; j += 1) a[i * MOST_DYES + j] = this.matrix[i * MOST_DYES + j] as number;
+    }
     for (let i = 0; i < n; i += 1) {
       const at = i * MOST_DYES;
       a[at + i] = (a[at + i] as number) * (1 + damped) + damped * 1e-3 + 1e-9;
@@ -241,6 +269,11 @@ export class DyesFor {
     }
     return b;
   }
+}
+
+function isAtLow(logs: Float64Array, low: number): boolean {
+  for (let i = 0; i < logs.length; i += 1) if ((logs[i] as number) <= low + 1e-9) return true;
+  return false;
 }
 
 const root = (t: number): number => (t > LOW ? Math.cbrt(t) : STRAIGHT * t + 16 / 116);

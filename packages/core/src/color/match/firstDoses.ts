@@ -54,19 +54,26 @@ export class FirstDoses {
 
   /** @param which dyes, by their places @returns %, above 0 */
   of(which: readonly number[]): number[] {
-    // Coordinate by coordinate, none below nothing: quick, and near enough to begin with.
+    const { together, towards, dyes, n, times } = this;
     const built = which.map(() => 0);
-    for (let round = 0; round < 12; round += 1)
-      which.forEach((dye, i) => {
-        let sum = this.towards[dye] as number;
-        which.forEach((other, j) => {
-          if (i !== j) sum -= (this.together[dye * this.n + other] as number) * (built[j] as number);
-        });
-        built[i] = Math.max(0, sum / (this.together[dye * this.n + dye] as number));
-      });
-    return built.map((value, i) => {
-      const { saturation } = this.dyes[which[i] as number] as DyeModel;
-      return Math.max(0.01, (value * (1 + saturation * value)) / this.times);
-    });
+    // Coordinate by coordinate, none below nothing: quick, and near enough to begin with.
+    for (let round = 0; round < ROUNDS; round += 1)
+      for (let i = 0; i < which.length; i += 1) {
+        const row = (which[i] as number) * n;
+        let sum = towards[which[i] as number] as number;
+        for (let j = 0; j < which.length; j += 1)
+          if (j !== i) sum -= (together[row + (which[j] as number)] as number) * (built[j] as number);
+        built[i] = Math.max(0, sum / (together[row + (which[i] as number)] as number));
+      }
+    for (let i = 0; i < which.length; i += 1) {
+      const { saturation } = dyes[which[i] as number] as DyeModel;
+      const value = built[i] as number;
+      built[i] = Math.max(LEAST, (value * (1 + saturation * value)) / times);
+    }
+    return built;
   }
 }
+
+const ROUNDS = 8;
+/** A dye that seems not to be wanted begins with this much all the same, %. */
+const LEAST = 0.01;

@@ -7,7 +7,7 @@ import type { DyeModel } from '../dye/dyeModel';
 import { absorptionOf } from '../dye/layer';
 import { labOf, type Lab } from '../lab';
 import { metamerism } from '../metamerism';
-import { predict, type DyeAt, type Prediction } from '../predict';
+import { expected, surely, type DyeAt, type Expected } from '../predict';
 import type { Spectrum } from '../spectrum';
 import { DyesFor, type Limits } from './dyesFor';
 import { FirstDoses } from './firstDoses';
@@ -55,10 +55,14 @@ export const LEAST_DOSE = 0.002;
 const EQUAL = 0.3;
 /** What counts beside the difference, in ΔE00: pouring error, metamerism, each dye more. */
 const COUNTS = { pouring: 0.25, metamerism: 0.08, dye: 0.12 };
+/** Square of ΔE00 that a search is content with; the best are looked for closely afterwards. */
+const ROUGHLY = 1e-3;
 /** Combinations that are kept to be looked at closely. */
 const KEPT = 48;
 /** Combinations that are tried before it says how far it is. */
-const AT_A_TIME = 400;
+const AT_A_TIME = 4000;
+/** And before it says so for the first time. */
+const FIRST = 200;
 
 export const labOfTarget = (target: Target): Lab =>
   target.kind === 'lab' ? target.lab : labOf(target.reflectance);
@@ -78,14 +82,21 @@ export function* choices(
   const must = mustUse.map((id) => dyeIds.indexOf(id));
   const free = dyeIds.flatMap((id, i) => (must.includes(i) || mustNotUse.includes(id) ? [] : [i]));
   for (let count = Math.max(1, must.length); count <= maxDyes; count += 1)
-    for (const more of picked(free, count - must.length, 0)) yield [...must, ...more];
+    for (const more of picked(free, count - must.length)) yield must.length === 0 ? more : [...must, ...more];
 }
 
-function* picked(from: readonly number[], count: number, first: number): Generator<number[]> {
-  if (count === 0) yield [];
-  else
-    for (let i = first; i + count <= from.length; i += 1)
-      for (const rest of picked(from, count - 1, i + 1)) yield [from[i] as number, ...rest];
+/** Every choice of so many out of a list, in its order. */
+function* picked(from: readonly number[], count: number): Generator<number[]> {
+  const at = Array.from({ length: count }, (_, i) => i);
+  while (count <= from.length) {
+    yield at.map((i) => from[i] as number);
+    // The last that can still move on does, and all behind it follow close.
+    let last = count - 1;
+    while (last >= 0 && at[last] === from.length - count + last) last -= 1;
+    if (last < 0) return;
+    at[last] = (at[last] as number) + 1;
+    for (let i = last + 1; i < count; i += 1) at[i] = (at[i - 1] as number) + 1;
+  }
 }
 
 /** How many those are. */
@@ -104,10 +115,12 @@ export function countOf(
   return sum;
 }
 
+/** A choice of dyes that was tried; looked at closely once it stands among the best. */
 interface Rough {
   which: number[];
   doses: number[];
   deltaE00: number;
+  closely?: { known: Expected; unsure: Omit<Candidate, 'spreadDE00'>; rank: number };
 }
 
 /**
@@ -128,17 +141,26 @@ export function* matching(calibration: Calibration, wish: MatchWish): Generator<
   );
   const combinations = countOf(calibration.dyeIds, wish);
   let kept: Rough[] = [];
+  // What is farther away than the last of the best is not kept any more.
+  let worst = Number.POSITIVE_INFINITY;
   let done = 0;
   for (const which of choices(calibration.dyeIds, wish)) {
-    const found = solver.nearest(
-      which.map((dye) => calibration.models[dye] as DyeModel),
-      first.of(which),
-    );
+    const models = which.map((dye) => calibration.models[dye] as DyeModel);
+    const few = which.length === Math.max(1, wish.mustUse.length);
+    const found = solver.nearest(models, first.of(which), [], {
+      near: ROUGHLY,
+      useless: worst * worst,
+      allNeeded: !few,
+    });
     done += 1;
     // Where one of them is hardly there, fewer dyes have been tried already.
-    if (!found.atLeast || which.length === Math.max(1, wish.mustUse.length))
-      kept.push({ which, doses: found.doses, deltaE00: ciede2000(target, found.lab) });
-    if (done % AT_A_TIME === 0) {
+    const deltaE00 = ciede2000(target, found.lab);
+    if ((few || !found.atLeast) && deltaE00 <= worst) kept.push({ which, doses: found.doses, deltaE00 });
+    if (kept.length > 3 * KEPT) {
+      kept = best(kept);
+      worst = Math.max(EQUAL, kept.at(-1)?.deltaE00 ?? worst);
+    }
+    if (done === FIRST || done % AT_A_TIME === 0) {
       kept = best(kept);
       yield { candidates: ranked(calibration, wish, target, smooth, kept), done, combinations };
     }
@@ -172,24 +194,18 @@ function ranked(
   rough: readonly Rough[],
 ): Candidate[] {
   const pouring = wish.pouring ?? DOSE_NOISE;
-  const metric = metricAt(target);
+  const beside: Beside = { target, smooth, metric: metricAt(target), pouring };
   return rough
-    .map(({ which, doses }) => {
-      const dyes = which.map((dye, i) => ({
-        id: calibration.dyeIds[dye] ?? '',
-        dosPercent: doses[i] ?? 0,
-      }));
-      return candidate(predict(calibration, wish.baseId, dyes, pouring), dyes, {
-        target,
-        smooth,
-        metric,
-        pouring,
-      });
+    .map((one) => {
+      one.closely ??= closely(calibration, wish.baseId, one, beside);
+      return one.closely;
     })
-    .map((one) => ({ one, rank: rankOf(one) }))
-    .toSorted((a, b) => a.rank - b.rank || smallest(b.one) - smallest(a.one))
+    .toSorted((a, b) => a.rank - b.rank || smallest(b.unsure) - smallest(a.unsure))
     .slice(0, wish.top)
-    .map(({ one }) => one);
+    .map(({ known, unsure }): Candidate => {
+      const { spreadDE00 } = surely(calibration, known, unsure.dyes, pouring);
+      return { ...unsure, spreadDE00 };
+    });
 }
 
 interface Beside {
@@ -199,39 +215,40 @@ interface Beside {
   pouring: number;
 }
 
-/** A recipe as a way to a color. */
-export function candidate(
-  predicted: Prediction,
-  dyes: DyeAt[],
+/** A choice of dyes with all that it is ranked by. */
+function closely(
+  calibration: Calibration,
+  baseId: string,
+  { which, doses }: Rough,
   { target, smooth, metric, pouring }: Beside,
-): Candidate {
-  const squared = predicted.perDose.reduce(
-    (sum, along) =>
-      sum +
-      squaredIn(
-        metric,
-        pouring * (along[0] as number),
-        pouring * (along[1] as number),
-        pouring * (along[2] as number),
-      ),
-    0,
-  );
-  const under = (light: 'A' | 'F11'): number =>
-    smooth ? metamerism(smooth, predicted.reflectance, light) : 0;
-  return {
+): NonNullable<Rough['closely']> {
+  const dyes = which.map((dye, i) => ({ id: calibration.dyeIds[dye] ?? '', dosPercent: doses[i] ?? 0 }));
+  const known = expected(calibration, baseId, dyes);
+  const squared = known.perDose.reduce((sum, along) => {
+    const [l, a, b] = [along[0] as number, along[1] as number, along[2] as number];
+    return sum + squaredIn(metric, pouring * l, pouring * a, pouring * b);
+  }, 0);
+  const under = (light: 'A' | 'F11'): number => (smooth ? metamerism(smooth, known.reflectance, light) : 0);
+  const unsure = {
     dyes,
-    lab: predicted.lab,
-    deltaE00: ciede2000(target, predicted.lab),
+    lab: known.lab,
+    deltaE00: ciede2000(target, known.lab),
     pouringDeltaE00: Math.sqrt(Math.max(0, squared)),
     metamerism: { A: under('A'), F11: under('F11') },
-    spreadDE00: predicted.spreadDE00,
   };
+  return { known, unsure, rank: rankOf(unsure) };
 }
 
-const rankOf = ({ deltaE00, pouringDeltaE00, metamerism: { A, F11 }, dyes }: Candidate): number =>
+const rankOf = ({
+  deltaE00,
+  pouringDeltaE00,
+  metamerism: { A, F11 },
+  dyes,
+}: Omit<Candidate, 'spreadDE00'>): number =>
   Math.max(EQUAL, deltaE00) +
   COUNTS.pouring * pouringDeltaE00 +
   (COUNTS.metamerism * (A + F11)) / 2 +
   COUNTS.dye * dyes.length;
 
-const smallest = ({ dyes }: Candidate): number => Math.min(...dyes.map(({ dosPercent }) => dosPercent));
+const smallest = ({ dyes }: Pick<Candidate, 'dyes'>): number =>
+  Math.min(...dyes.map(({ dosPercent }) => dosPercent));
