@@ -6,7 +6,9 @@ import type { Lab } from './lab';
 export type LabSpread = Float64Array;
 
 /** What is not known of a color whose numbers are known: the model is a model, and it is read by an instrument. */
-const AT_LEAST = 0.4;
+const AT_LEAST = 0.25;
+/** By how much a fit is surer of itself than it should be: its square, for what no model of a dye has (from the simulated dyehouse). */
+const TOO_SURE = 1.5;
 
 /** A spread of nothing but what is always there. */
 export function leastSpread(): LabSpread {
@@ -46,7 +48,7 @@ export function spreadOfNumbers(
       const [one, other] = [rows[i] as Float64Array, rows[j] as Float64Array];
       let sum = 0;
       for (let k = 0; k < factor.n; k += 1) sum += (one[k] as number) * (other[k] as number);
-      spread[3 * i + j] = (spread[3 * i + j] as number) + sum;
+      spread[3 * i + j] = (spread[3 * i + j] as number) + TOO_SURE * sum;
     }
 }
 
