@@ -5,7 +5,14 @@ import { smoothestReflectance } from '../reconstruct';
 import { weightsOf, DAYLIGHT } from '../cie/tristimulus';
 import { xyzOfLab } from '../lab';
 import { screenOf } from '../screen';
-import { calibrate, residuals, withMixtures, type MeasuredSample, type MeasuredShelf } from './calibrate';
+import {
+  calibrate,
+  onlyOf,
+  residuals,
+  withMixtures,
+  type MeasuredSample,
+  type MeasuredShelf,
+} from './calibrate';
 import { factorOf, solvedWith, whitened } from './cholesky';
 
 const LADDER = [0.05, 0.12, 0.3, 0.6, 1.2, 2.4];
@@ -89,6 +96,19 @@ describe('dyes fitted to ladders that were only read as Lab', () => {
     expect(spread(found, 0.1)).toBeGreaterThan(spread(found, 0.01));
     expect([predict(found, 'base0', recipe).samples, predict(two, 'base0', recipe).samples]).toEqual([12, 4]);
   });
+});
+
+test('some dyes by themselves foretell what they foretold among the others', () => {
+  const found = calibrate(shelfOf(new Dyehouse({ seed: 6, dyes: 6 })));
+  const two = onlyOf(found, ['dye4', 'dye1']);
+  const recipe = [
+    { id: 'dye1', dosPercent: 0.3 },
+    { id: 'dye4', dosPercent: 0.6 },
+  ];
+  expect([two.dyeIds, two.problem.observations.length]).toEqual([['dye1', 'dye4'], 12]);
+  const [all, own] = [predict(found, 'base0', recipe), predict(two, 'base0', recipe)];
+  own.lab.forEach((value, i) => expect(value).toBeCloseTo(all.lab[i]!, 9));
+  expect(own.spreadDE00).toBeCloseTo(all.spreadDE00, 6);
 });
 
 test('one bad sample of six does no harm', () => {

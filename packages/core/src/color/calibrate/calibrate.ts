@@ -153,6 +153,29 @@ function dyeAlone(
   return fitted(problem, from, ALONE).slice(0, DYE_NUMBERS);
 }
 
+/** Some dyes of a calibration by themselves, with all that was measured of nothing but them: quick to fit anew. */
+export function onlyOf(calibration: Calibration, ids: readonly string[]): Calibration {
+  const { problem, dyeIds, baseIds, numbers } = calibration;
+  const kept = dyeIds.flatMap((id, i) => (ids.includes(id) ? [i] : []));
+  const observations = problem.observations.flatMap((one): Observation[] =>
+    one.doses.every(({ dye }) => kept.includes(dye))
+      ? [{ ...one, doses: one.doses.map((dose) => ({ ...dose, dye: kept.indexOf(dose.dye) })) }]
+      : [],
+  );
+  const next: Problem = { ...problem, dyes: kept.length, observations };
+  const own = new Float64Array(sizeOf(next));
+  kept.forEach((dye, i) => {
+    own.set(numbers.subarray(dye * DYE_NUMBERS, (dye + 1) * DYE_NUMBERS), i * DYE_NUMBERS);
+  });
+  own.set(numbers.subarray(problem.dyes * DYE_NUMBERS), kept.length * DYE_NUMBERS);
+  return settled(
+    next,
+    own,
+    kept.map((dye) => dyeIds[dye] as string),
+    baseIds,
+  );
+}
+
 /** The same calibration with more mixtures measured. */
 export function withMixtures(calibration: Calibration, mixtures: readonly MeasuredMixture[]): Calibration {
   const { problem, dyeIds, baseIds, numbers } = calibration;

@@ -1,4 +1,4 @@
-import { withMixtures, type Calibration } from '../calibrate/calibrate';
+import { onlyOf, withMixtures, type Calibration } from '../calibrate/calibrate';
 import { reflectanceOfColor } from '../calibrate/firstGuess';
 import { DOSE_NOISE } from '../calibrate/problem';
 import { ciede2000 } from '../difference/ciede2000';
@@ -51,7 +51,10 @@ export function correct(calibration: Calibration, wish: CorrectionWish): Correct
   const { baseId, tried, addOnly, pouring = DOSE_NOISE } = wish;
   const target = labOfTarget(wish.target);
   const learned = withMixtures(
-    calibration,
+    onlyOf(
+      calibration,
+      tried.flatMap(({ dyes }) => dyes.map(({ id }) => id)),
+    ),
     tried.map(({ dyes, lab }) => ({ baseId, dyes, color: { kind: 'lab', lab } })),
   );
   const last = tried.at(-1);
