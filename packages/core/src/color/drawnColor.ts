@@ -1,3 +1,4 @@
+import { kOverS, reflectanceOf } from './kubelkaMunk';
 import { linearRgb, rgbHex, type Rgb } from './srgb';
 
 /** A dye at a depth, with the picked color that stands for it. */
@@ -9,15 +10,12 @@ export interface DrawnDye {
   dosPercent: number;
 }
 
-const kOverS = (r: number): number => {
-  const bounded = Math.min(0.995, Math.max(0.004, r));
-  return (1 - bounded) ** 2 / (2 * bounded);
-};
-const reflectance = (q: number): number => 1 + q - Math.sqrt(q * q + 2 * q);
+/** K/S of one broad band, kept away from the ends where a picked color says nothing. */
+const ofBand = (r: number): number => kOverS(Math.min(0.995, Math.max(0.004, r)));
 
 /** The undyed wool that dye swatches were picked on. */
 export const SWATCH_GROUND = '#efe9dc';
-const WOOL_K_OVER_S = linearRgb(SWATCH_GROUND).map(kOverS) as [number, number, number];
+const WOOL_K_OVER_S = linearRgb(SWATCH_GROUND).map(ofBand) as [number, number, number];
 
 /**
  * What dyes take away from light in three broad bands (linear red, green, blue): their K/S over that of the wool their
@@ -28,7 +26,7 @@ export function absorbedBy(dyes: readonly DrawnDye[]): Rgb {
   for (const { swatchHex, swatchDosPercent, dosPercent } of dyes) {
     const rgb = linearRgb(swatchHex);
     for (const i of BANDS)
-      sum[i] += (dosPercent / swatchDosPercent) * Math.max(0, kOverS(rgb[i]) - WOOL_K_OVER_S[i]);
+      sum[i] += (dosPercent / swatchDosPercent) * Math.max(0, ofBand(rgb[i]) - WOOL_K_OVER_S[i]);
   }
   return sum;
 }
@@ -37,9 +35,9 @@ const BANDS = [0, 1, 2] as const;
 
 /** Light from goods once dyes lie on them. @param times of what the dyes take away at their own depth */
 export const throughDye = (ground: Rgb, absorbed: Rgb, times = 1): Rgb => [
-  reflectance(kOverS(ground[0]) + times * absorbed[0]),
-  reflectance(kOverS(ground[1]) + times * absorbed[1]),
-  reflectance(kOverS(ground[2]) + times * absorbed[2]),
+  reflectanceOf(ofBand(ground[0]) + times * absorbed[0]),
+  reflectanceOf(ofBand(ground[1]) + times * absorbed[1]),
+  reflectanceOf(ofBand(ground[2]) + times * absorbed[2]),
 ];
 
 /**

@@ -11,7 +11,13 @@ export type Lch = readonly [number, number, number];
 const LOW = 216 / 24389;
 const SLOPE = 24389 / 27;
 
-const root = (t: number): number => (t > LOW ? Math.cbrt(t) : (SLOPE * t + 16) / 116);
+/** What Lab makes of a share of white: its cube root, straight near black. */
+export const root = (t: number): number => (t > LOW ? Math.cbrt(t) : (SLOPE * t + 16) / 116);
+
+/** How that grows with the share. @param rooted of the same share */
+export const perRoot = (t: number, rooted: number): number =>
+  t > LOW ? 1 / (3 * rooted * rooted) : SLOPE / 116;
+
 const unroot = (f: number): number => (f ** 3 > LOW ? f ** 3 : (116 * f - 16) / SLOPE);
 
 /** CIELAB of tristimulus values. Source: ISO/CIE 11664-4. @param white of the same scale and light */

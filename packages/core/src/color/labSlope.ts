@@ -1,5 +1,5 @@
 import { weightsOf, type Viewing } from './cie/tristimulus';
-import type { Lab } from './lab';
+import { perRoot, root, type Lab } from './lab';
 
 /** CIELAB of a reading, with what each band adds to it. */
 export interface LabWithSlope {
@@ -7,10 +7,6 @@ export interface LabWithSlope {
   /** How L, a and b grow with the reading of each band: three rows of bands. */
   perBand: readonly [Float64Array, Float64Array, Float64Array];
 }
-
-/** (6/29)³, and the slope of the straight part below it, of 1/116. Source: ISO/CIE 11664-4. */
-const LOW = 216 / 24389;
-const STRAIGHT = 24389 / 27 / 116;
 
 /**
  * CIELAB of a reading, and its slope: what small changes of the reading make of it.
@@ -26,8 +22,9 @@ export function labWithSlope(reading: Float64Array, viewing: Viewing): LabWithSl
     sy += r * (y[i] as number);
     sz += r * (z[i] as number);
   }
-  const [fx, fy, fz] = [rooted(sx / white[0]), rooted(sy / white[1]), rooted(sz / white[2])];
-  const [dx, dy, dz] = [fx.slope / white[0], fy.slope / white[1], fz.slope / white[2]];
+  const [tx, ty, tz] = [sx / white[0], sy / white[1], sz / white[2]];
+  const [fx, fy, fz] = [root(tx), root(ty), root(tz)];
+  const [dx, dy, dz] = [perRoot(tx, fx) / white[0], perRoot(ty, fy) / white[1], perRoot(tz, fz) / white[2]];
   const [l, a, b] = [new Float64Array(bands), new Float64Array(bands), new Float64Array(bands)];
   for (let i = 0; i < bands; i += 1) {
     const [px, py, pz] = [dx * (x[i] as number), dy * (y[i] as number), dz * (z[i] as number)];
@@ -36,15 +33,7 @@ export function labWithSlope(reading: Float64Array, viewing: Viewing): LabWithSl
     b[i] = 200 * (py - pz);
   }
   return {
-    lab: [116 * fy.value - 16, 500 * (fx.value - fy.value), 200 * (fy.value - fz.value)],
+    lab: [116 * fy - 16, 500 * (fx - fy), 200 * (fy - fz)],
     perBand: [l, a, b],
   };
-}
-
-function rooted(t: number): { value: number; slope: number } {
-  if (t > LOW) {
-    const value = Math.cbrt(t);
-    return { value, slope: 1 / (3 * value * value) };
-  }
-  return { value: STRAIGHT * t + 16 / 116, slope: STRAIGHT };
 }

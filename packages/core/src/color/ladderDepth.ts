@@ -2,7 +2,7 @@ import type { Calibration } from './calibrate/calibrate';
 import { DOSE_NOISE } from './calibrate/problem';
 import { ciede2000 } from './difference/ciede2000';
 import { squaredIn, metricAt } from './match/metric';
-import { labOfTarget, type Target } from './match/match';
+import { labOfTarget, type Target } from './calibrate/observe';
 import { predict } from './predict';
 
 /** The depth of a dye that a patch has, with where it most likely lies. */

@@ -4,7 +4,7 @@ import type { Spectrum } from './spectrum';
 import { toEncoded, toLinear, type Rgb } from './srgb';
 
 /** What a screen is meant to be looked at with. */
-const SCREEN: Viewing = { illuminant: 'D65', observer: '2°' };
+export const SCREEN: Viewing = { illuminant: 'D65', observer: '2°' };
 
 /** Linear light of sRGB from tristimulus values over 100, and back. Source: IEC 61966-2-1, in the digits of CSS Color 4. */
 const TO_RGB = [

@@ -1,10 +1,10 @@
 import { calibrate, type Calibration, type MeasuredShelf } from '../color/calibrate/calibrate';
-import type { MeasuredColor } from '../color/calibrate/observe';
+import type { MeasuredColor, Target } from '../color/calibrate/observe';
 import { ladderDepth } from '../color/ladderDepth';
 import { weightsOf, DAYLIGHT } from '../color/cie/tristimulus';
 import { xyzOfLab, type Lab } from '../color/lab';
 import { correct, REACHED } from '../color/match/correct';
-import { match, type Target } from '../color/match/match';
+import { match } from '../color/match/match';
 import { predict } from '../color/predict';
 import { smoothestReflectance } from '../color/reconstruct';
 import { bandedSpectrum, STEP_NM, type Spectrum } from '../color/spectrum';

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
   formatAmount,
+  isDyedIn,
   orWhy,
   splitIntoLoads,
   vesselChoices,
@@ -75,7 +76,7 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
   const [asked, setAsked] = useState<number | null>(order?.pieces ?? null);
   const pieces = asked ?? colorway.recipe.goods[0]?.count ?? 1;
   const inUse = useInUse();
-  const choices = vesselChoices(shelf.pots, inUse).filter(({ pot }) => DYED_IN.has(pot.kind));
+  const choices = vesselChoices(shelf.pots, inUse).filter(({ pot }) => isDyedIn(pot));
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const pots = choices.filter(({ pot, holds }) => holds === null && !left.has(pot.id)).map(({ pot }) => pot);
   const chosen = pots.map(({ id }) => id).join();
@@ -157,9 +158,6 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
     </Box>
   );
 }
-
-/** Kinds of vessel that goods are dyed in. */
-const DYED_IN: ReadonlySet<string> = new Set(['pot', 'slow cooker', 'pan', 'tub', 'tray']);
 
 const leftWords = ({ left, rounds }: SplitOrder): string =>
   left === 0

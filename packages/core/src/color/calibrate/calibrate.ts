@@ -1,12 +1,12 @@
 import { ciede2000 } from '../difference/ciede2000';
 import { DYE_NUMBERS, type DyeModel } from '../dye/dyeModel';
 import { absorptionOf } from '../dye/layer';
-import { labOf, type Lab } from '../lab';
-import { labOfScreen } from '../screen';
+import { labOf } from '../lab';
+import { labOfScreen, SCREEN } from '../screen';
 import type { Spectrum } from '../spectrum';
 import { factorOf, type Factor } from './cholesky';
 import { firstGuess } from './firstGuess';
-import type { MeasuredColor } from './observe';
+import { labOfTarget, type MeasuredColor } from './observe';
 import {
   affinityAt,
   fitted,
@@ -72,21 +72,13 @@ const TOGETHER = 6;
 export function calibrate(shelf: MeasuredShelf): Calibration {
   const baseIds = shelf.bases.map(({ id }) => id);
   const bases = shelf.bases.map(({ reflectance }) => absorptionOf(reflectance));
-  const dyeAt = new Map(shelf.dyes.map((id, i) => [id, i]));
-  const baseAt = new Map(baseIds.map((id, i) => [id, i]));
   const counts = baseIds.map((id) => shelf.samples.filter(({ baseId }) => baseId === id).length);
   const measure = counts.indexOf(Math.max(...counts));
-  const place = (map: ReadonlyMap<string, number>, id: string): number => map.get(id) ?? -1;
-  const alone = shelf.samples.map(({ dyeId, baseId, dosPercent, color }): Observation => ({
-    base: place(baseAt, baseId),
-    doses: [{ dye: place(dyeAt, dyeId), dosPercent }],
-    color,
-  }));
-  const mixed = shelf.mixtures.map(({ baseId, dyes, color }): Observation => ({
-    base: place(baseAt, baseId),
-    doses: dyes.map(({ id, dosPercent }) => ({ dye: place(dyeAt, id), dosPercent })),
-    color,
-  }));
+  const placed = { dyeIds: shelf.dyes, baseIds };
+  const alone = shelf.samples.map(({ dyeId, dosPercent, ...sample }) =>
+    observationOf(placed, { ...sample, dyes: [{ id: dyeId, dosPercent }] }),
+  );
+  const mixed = shelf.mixtures.map((mixture) => observationOf(placed, mixture));
   const problem: Problem = {
     dyes: shelf.dyes.length,
     bases,
@@ -96,11 +88,21 @@ export function calibrate(shelf: MeasuredShelf): Calibration {
   let numbers: Float64Array = new Float64Array(sizeOf(problem));
   shelf.dyes.forEach((_, dye) => {
     const mine = alone.filter(({ doses }) => doses[0]?.dye === dye);
-    numbers.set(dyeAlone(mine, dye, { bases, measure }), dye * DYE_NUMBERS);
+    numbers.set(dyeAlone(mine, { bases, measure }), dye * DYE_NUMBERS);
   });
   if (bases.length > 1 || mixed.length > 0) numbers = fitted(problem, numbers, TOGETHER);
   return settled(problem, numbers, shelf.dyes, baseIds);
 }
+
+/** A measured dyeing with its dyes and base by their places. */
+const observationOf = (
+  { dyeIds, baseIds }: Pick<Calibration, 'dyeIds' | 'baseIds'>,
+  { baseId, dyes, color }: MeasuredMixture,
+): Observation => ({
+  base: baseIds.indexOf(baseId),
+  doses: dyes.map(({ id, dosPercent }) => ({ dye: dyeIds.indexOf(id), dosPercent })),
+  color,
+});
 
 /** With how sure it all is. */
 function settled(
@@ -129,7 +131,6 @@ function settled(
 /** A dye fitted to its own samples, whatever bases they are on. */
 function dyeAlone(
   mine: readonly Observation[],
-  dye: number,
   { bases, measure }: Pick<Problem, 'bases' | 'measure'>,
 ): Float64Array {
   const first = firstGuess(
@@ -145,7 +146,7 @@ function dyeAlone(
     measure,
     observations: mine.map((one) => ({
       ...one,
-      doses: one.doses.filter((dose) => dose.dye === dye).map((dose) => ({ ...dose, dye: 0 })),
+      doses: one.doses.map((dose) => ({ ...dose, dye: 0 })),
     })),
   };
   const from = new Float64Array(sizeOf(problem));
@@ -179,11 +180,7 @@ export function onlyOf(calibration: Calibration, ids: readonly string[]): Calibr
 /** The same calibration with more mixtures measured. */
 export function withMixtures(calibration: Calibration, mixtures: readonly MeasuredMixture[]): Calibration {
   const { problem, dyeIds, baseIds, numbers } = calibration;
-  const more = mixtures.map(({ baseId, dyes, color }): Observation => ({
-    base: baseIds.indexOf(baseId),
-    doses: dyes.map(({ id, dosPercent }) => ({ dye: dyeIds.indexOf(id), dosPercent })),
-    color,
-  }));
+  const more = mixtures.map((mixture) => observationOf(calibration, mixture));
   const next: Problem = { ...problem, observations: [...problem.observations, ...more] };
   return settled(next, fitted(next, numbers, TOGETHER), dyeIds, baseIds);
 }
@@ -194,13 +191,10 @@ export function residuals({ problem, numbers, models }: Calibration): number[] {
     const { reading } = predicted(problem, numbers, models, observation);
     const { color } = observation;
     return color.kind === 'srgb'
-      ? ciede2000(labOf(reading, { illuminant: 'D65', observer: '2°' }), labOfScreen(color.srgb))
-      : ciede2000(labOf(reading), labMeasured(color));
+      ? ciede2000(labOf(reading, SCREEN), labOfScreen(color.srgb))
+      : ciede2000(labOf(reading), labOfTarget(color));
   });
 }
-
-const labMeasured = (color: Exclude<MeasuredColor, { kind: 'srgb' }>): Lab =>
-  color.kind === 'lab' ? color.lab : labOf(color.reflectance);
 
 /** Logarithm of how much more of every dye a base shows than the base that most samples are on. */
 export const affinityOf = ({ problem, numbers, baseIds }: Calibration, baseId: string): number =>

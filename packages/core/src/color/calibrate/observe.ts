@@ -1,14 +1,19 @@
-import type { Viewing } from '../cie/tristimulus';
-import { DAYLIGHT } from '../cie/tristimulus';
-import type { Lab } from '../lab';
+import { DAYLIGHT, type Viewing } from '../cie/tristimulus';
+import { labOf, type Lab } from '../lab';
 import { labWithSlope } from '../labSlope';
-import { labOfScreen } from '../screen';
+import { labOfScreen, SCREEN } from '../screen';
 import type { Spectrum } from '../spectrum';
 import type { Rgb } from '../srgb';
 
 /** A color as it was measured: read by an instrument, said as Lab (D65, 10°), or picked from a screen. */
 export type MeasuredColor =
   { kind: 'reflectance'; reflectance: Spectrum } | { kind: 'lab'; lab: Lab } | { kind: 'srgb'; srgb: Rgb };
+
+/** A color that is wanted: a reflectance, or Lab alone. */
+export type Target = Exclude<MeasuredColor, { kind: 'srgb' }>;
+
+export const labOfTarget = (target: Target): Lab =>
+  target.kind === 'lab' ? target.lab : labOf(target.reflectance);
 
 /** What a prediction is off from a measurement, each part in units of how well it was measured. */
 export interface Observed {
@@ -19,9 +24,6 @@ export interface Observed {
 
 /** How well a color is measured (from memory: a good instrument, a reading of Lab, a picked swatch). */
 const NOISE = { lab: 0.35, srgb: 2.5, reading: 0.002, ofReading: 0.01 };
-
-/** Screens are made for the small observer. */
-const SCREEN: Viewing = { illuminant: 'D65', observer: '2°' };
 
 /** @param reading what is predicted, 31 bands */
 export function observed(color: MeasuredColor, reading: Float64Array): Observed {

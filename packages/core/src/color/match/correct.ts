@@ -1,4 +1,5 @@
 import { onlyOf, withMixtures, type Calibration } from '../calibrate/calibrate';
+import { labOfTarget, type Target } from '../calibrate/observe';
 import { reflectanceOfColor } from '../calibrate/firstGuess';
 import { DOSE_NOISE } from '../calibrate/problem';
 import { ciede2000 } from '../difference/ciede2000';
@@ -9,7 +10,7 @@ import type { Lab } from '../lab';
 import { predict, type DyeAt } from '../predict';
 import { DyesFor } from './dyesFor';
 import { FirstDoses } from './firstDoses';
-import { groundOf, labOfTarget, LEAST_DOSE, type Target } from './match';
+import { groundOf, LEAST_DOSE } from './match';
 
 /** A recipe that was dyed, and how it came out. */
 export interface Tried {

@@ -2,7 +2,7 @@ import { weightsOf, DAYLIGHT } from '../cie/tristimulus';
 import { buildUp, type DyeModel } from '../dye/dyeModel';
 import type { Ground } from '../dye/dyeing';
 import { SURFACE } from '../kubelkaMunk';
-import type { Lab } from '../lab';
+import { perRoot, root, type Lab } from '../lab';
 import { BANDS } from '../spectrum';
 import { metricAt, squaredIn, type Metric } from './metric';
 
@@ -41,8 +41,6 @@ export const MOST_DYES = 6;
 const MOST_ROUNDS = 40;
 /** Rounds after which it shows whether a choice comes to anything. */
 const SHOWS = 3;
-const LOW = 216 / 24389;
-const STRAIGHT = 24389 / 27 / 116;
 /** How hard doses are held below their most, per % and ΔE00. */
 const HELD = 60;
 
@@ -275,6 +273,3 @@ function isAtLow(logs: Float64Array, low: number): boolean {
   for (let i = 0; i < logs.length; i += 1) if ((logs[i] as number) <= low + 1e-9) return true;
   return false;
 }
-
-const root = (t: number): number => (t > LOW ? Math.cbrt(t) : STRAIGHT * t + 16 / 116);
-const perRoot = (t: number, rooted: number): number => (t > LOW ? 1 / (3 * rooted * rooted) : STRAIGHT);

@@ -1,20 +1,17 @@
 import { affinityOf, type Calibration } from '../calibrate/calibrate';
 import { reflectanceOfColor } from '../calibrate/firstGuess';
 import { DOSE_NOISE, lossAt } from '../calibrate/problem';
-import type { MeasuredColor } from '../calibrate/observe';
+import { labOfTarget, type Target } from '../calibrate/observe';
 import { ciede2000 } from '../difference/ciede2000';
 import type { DyeModel } from '../dye/dyeModel';
 import { absorptionOf } from '../dye/layer';
-import { labOf, type Lab } from '../lab';
+import type { Lab } from '../lab';
 import { metamerism } from '../metamerism';
 import { expected, surely, type DyeAt, type Expected } from '../predict';
 import type { Spectrum } from '../spectrum';
 import { DyesFor, type Limits } from './dyesFor';
 import { FirstDoses } from './firstDoses';
 import { metricAt, squaredIn } from './metric';
-
-/** A color that is wanted: a reflectance, or Lab alone. */
-export type Target = Exclude<MeasuredColor, { kind: 'srgb' }>;
 
 /** What a match may be made of. */
 export interface MatchWish {
@@ -63,9 +60,6 @@ const KEPT = 48;
 const AT_A_TIME = 4000;
 /** And before it says so for the first time. */
 const FIRST = 200;
-
-export const labOfTarget = (target: Target): Lab =>
-  target.kind === 'lab' ? target.lab : labOf(target.reflectance);
 
 /** The ground that dyes of a base go onto. */
 export const groundOf = (calibration: Calibration, baseId: string) => ({
