@@ -15,6 +15,7 @@ import {
   type GoodsLine,
   type HeatSet,
   type Recipe,
+  type Stock,
 } from '../src';
 
 /** Materials and recipes the core's tests share. Invented. */
@@ -65,9 +66,11 @@ export const STRONG_RED = dyeSchema.parse({
   lotStrength: 1.25,
 });
 
-export const BLUE_1 = stockSchema.parse({ id: 'blue-1', dyeId: 'blue', strengthPercent: 1, volumeMl: 500 });
-export const BLUE_4 = stockSchema.parse({ id: 'blue-4', dyeId: 'blue', strengthPercent: 4, volumeMl: 500 });
-export const RED_1 = stockSchema.parse({ id: 'red-1', dyeId: 'red', strengthPercent: 1, volumeMl: 500 });
+const jar = (id: string, dyeId: string, strengthPercent: number): Stock =>
+  stockSchema.parse({ id, dyeId, strengthPercent, volumeMl: 500, madeOn: '2026-09-02' });
+export const BLUE_1 = jar('blue-1', 'blue', 1);
+export const BLUE_4 = jar('blue-4', 'blue', 4);
+export const RED_1 = jar('red-1', 'red', 1);
 
 /** Enough to measure with, and to make a working dilution with. */
 export const SYRINGE_AND_CYLINDER = [

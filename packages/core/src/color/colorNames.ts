@@ -26,6 +26,7 @@ const hueName = (hue: number, lightness: number): string => {
   // A dark orange is what is called brown, a light red pink, and a deep pink a red or a purple.
   if (lightness < 50 && (name === 'orange' || name === 'yellow-orange')) return 'brown';
   if (lightness < 45 && name === 'yellow') return 'olive';
+  if (lightness < 50 && name === 'yellow-green') return 'olive green';
   if (lightness > 68 && name === 'red') return 'pink';
   if (lightness < 42 && name === 'pink') return hue > 180 ? 'purple' : 'red';
   return name;

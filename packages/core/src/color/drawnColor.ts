@@ -3,6 +3,8 @@ import { linearRgb, rgbHex, type Rgb } from './srgb';
 
 /** A dye at a depth, with the picked color that stands for it. */
 export interface DrawnDye {
+  /** The dye on the shelf; left out for a color that belongs to none. */
+  dyeId?: string;
   /** Its color on undyed wool at `swatchDosPercent`. */
   swatchHex: string;
   swatchDosPercent: number;

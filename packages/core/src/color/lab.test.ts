@@ -2,10 +2,12 @@ import { converter, type Lab65, type Lch65, type Xyz65 } from 'culori';
 import Color from 'colorjs.io';
 import fc from 'fast-check';
 import { ILLUMINANTS, OBSERVERS } from './cie/tables';
-import { CIE_WHITES, DAYLIGHT, weightsOf, xyzOf, type Viewing, type Xyz } from './cie/tristimulus';
+import { CIE_WHITES, DAYLIGHT, weightsOf, xyzOf, type Viewing } from './cie/tristimulus';
+import type { Xyz } from './cie/weights';
 import { labOf, labOfLch, labOfXyz, lchOf, xyzOfLab, type Lab } from './lab';
 import { labOfScreen, screenOf, screenOfLab, screenOfXyz, xyzOfScreen } from './screen';
-import { BANDS, WAVELENGTHS } from './spectrum';
+import { WAVELENGTHS } from './spectrum';
+import { BANDS } from '../units/bands';
 
 const VIEWINGS: Viewing[] = (['D65', 'A', 'F11'] as const).flatMap((illuminant) =>
   (['2°', '10°'] as const).map((observer) => ({ illuminant, observer })),

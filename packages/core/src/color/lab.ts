@@ -1,4 +1,5 @@
-import { weightsOf, xyzOf, DAYLIGHT, type Viewing, type Xyz } from './cie/tristimulus';
+import { weightsOf, xyzOf, DAYLIGHT, type Viewing } from './cie/tristimulus';
+import type { Xyz } from './cie/weights';
 import type { Spectrum } from './spectrum';
 
 /** CIELAB: lightness 0 to 100, red against green, yellow against blue. */

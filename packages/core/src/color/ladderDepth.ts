@@ -1,7 +1,8 @@
 import type { Calibration } from './calibrate/calibrate';
+import { dot } from './calibrate/matrix';
 import { DOSE_NOISE } from './calibrate/problem';
 import { ciede2000 } from './difference/ciede2000';
-import { squaredIn, metricAt } from './match/metric';
+import { squaredIn, metricAt } from './difference/metric';
 import { labOfTarget, type Target } from './calibrate/observe';
 import { predict } from './predict';
 
@@ -47,16 +48,9 @@ export function ladderDepth(
   const along = perDose[0] ?? new Float64Array(3);
   // What the spread comes to along the way that the color takes with the depth.
   const metric = metricAt(expected);
-  const [x, y, z] = [along[0] as number, along[1] as number, along[2] as number];
-  const reach = squaredIn(metric, x, y, z);
-  let across = 0;
-  const weighted = [0, 1, 2].map(
-    (i) =>
-      (metric[3 * i] as number) * x + (metric[3 * i + 1] as number) * y + (metric[3 * i + 2] as number) * z,
-  );
-  for (let i = 0; i < 3; i += 1)
-    for (let j = 0; j < 3; j += 1)
-      across += (weighted[i] as number) * (spread[3 * i + j] as number) * (weighted[j] as number);
+  const reach = squaredIn(metric, along[0] as number, along[1] as number, along[2] as number);
+  const weighted = Float64Array.from([0, 1, 2], (i) => dot(rowOf(metric, i), along));
+  const across = weighted.reduce((sum, weight, i) => sum + weight * dot(rowOf(spread, i), weighted), 0);
   const sd = reach > 0 ? Math.sqrt(across) / reach : Number.POSITIVE_INFINITY;
   const half = Math.min(FOUR_FIFTHS * sd, last - first);
   return {
@@ -66,3 +60,6 @@ export function ladderDepth(
     deltaE00: off(log),
   };
 }
+
+/** A row of three by three numbers. */
+const rowOf = (matrix: Float64Array, i: number): Float64Array => matrix.subarray(3 * i, 3 * i + 3);

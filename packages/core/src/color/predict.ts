@@ -1,5 +1,6 @@
 import type { Calibration } from './calibrate/calibrate';
-import { columnsOf, DOSE_NOISE, predicted, type Observation } from './calibrate/problem';
+import { OF_ONE_DYE } from './calibrate/prior';
+import { columnsOf, DOSE_NOISE, predicted, type Columns, type Observation } from './calibrate/problem';
 import { DAYLIGHT } from './cie/tristimulus';
 import type { Dyeing } from './dye/dyeing';
 import type { Lab } from './lab';
@@ -15,16 +16,11 @@ export interface DyeAt {
   bath?: number;
 }
 
-/** A color that is expected. */
-export interface Expected {
+/** A color that is expected, and how L, a and b grow with all that it hangs on. */
+export interface Expected extends Columns {
   lab: Lab;
   reflectance: Float64Array;
-  /** How L, a and b grow with the logarithm of each dose. */
-  perDose: readonly Float64Array[];
   dyeing: Dyeing;
-  /** Places of all that it hangs on, and how L, a and b grow with each. */
-  places: readonly number[];
-  columns: readonly Float64Array[];
 }
 
 /** The same with how sure it is. */
@@ -81,6 +77,7 @@ export function surely(
 ): Prediction {
   const spread = leastSpread();
   for (const along of known.perDose) spreadAlong(spread, along, pouring);
+  for (const along of known.untried) spreadAlong(spread, along, OF_ONE_DYE.spread);
   spreadOfNumbers(spread, factor, known.places, known.columns);
   return {
     ...known,

@@ -1,6 +1,8 @@
 import { Matrix, solve } from 'ml-matrix';
-import { DAYLIGHT, weightsOf, type Viewing, type Xyz } from './cie/tristimulus';
-import { BANDS, type Spectrum } from './spectrum';
+import { DAYLIGHT, weightsOf, type Viewing } from './cie/tristimulus';
+import type { Xyz } from './cie/weights';
+import type { Spectrum } from './spectrum';
+import { BANDS } from '../units/bands';
 
 /** Rounds after which what does not come near has no such reflectance. */
 const MOST_ROUNDS = 200;

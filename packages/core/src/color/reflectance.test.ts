@@ -1,13 +1,15 @@
 import fc from 'fast-check';
 import { FieldError } from '../figure/fieldError';
-import { weightsOf, xyzOf, DAYLIGHT, type Xyz } from './cie/tristimulus';
+import { weightsOf, xyzOf, DAYLIGHT } from './cie/tristimulus';
+import type { Xyz } from './cie/weights';
 import { colorName } from './colorNames';
 import { differenceWords } from './differenceWords';
 import { kOverS, reflectanceOf, withoutSurface, withSurface } from './kubelkaMunk';
 import { labOf } from './lab';
 import { metamerism } from './metamerism';
 import { smoothestReflectance } from './reconstruct';
-import { bandedSpectrum, BANDS, WAVELENGTHS } from './spectrum';
+import { bandedSpectrum, WAVELENGTHS } from './spectrum';
+import { BANDS } from '../units/bands';
 
 /** A surface of a few bumps, as dyed things are. */
 const surface = fc
@@ -123,6 +125,8 @@ describe('in words', () => {
     [[40, 20, 30], 'brown'],
     [[85, 2, 70], 'pale yellow'],
     [[50, -40, 30], 'green'],
+    [[40, -12, 22], 'olive green'],
+    [[80, -12, 22], 'pale yellow-green'],
     [[76, 25, 3], 'pale pink'],
   ] as const)('%j is %s', (lab, name) => expect(colorName([...lab] as never)).toBe(name));
   test.each([

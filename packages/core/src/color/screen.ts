@@ -1,4 +1,6 @@
-import { weightsOf, xyzOf, type Viewing, type Xyz } from './cie/tristimulus';
+import { D65, OBSERVER_2 } from './cie/tables';
+import type { Viewing } from './cie/tristimulus';
+import { weigh, type Xyz } from './cie/weights';
 import { labOfXyz, xyzOfLab, type Lab } from './lab';
 import type { Spectrum } from './spectrum';
 import { toEncoded, toLinear, type Rgb } from './srgb';
@@ -42,8 +44,10 @@ export interface OnScreen {
 const ROUNDING = 1e-4;
 
 /** Tristimulus values under D65, 2°, white 100, on a screen. */
-export function screenOfXyz(xyz: Xyz): OnScreen {
-  const linear = times(TO_RGB, [xyz[0] / 100, xyz[1] / 100, xyz[2] / 100]);
+export const screenOfXyz = (xyz: Xyz): OnScreen =>
+  onScreen(times(TO_RGB, [xyz[0] / 100, xyz[1] / 100, xyz[2] / 100]));
+
+function onScreen(linear: Rgb): OnScreen {
   const bounded = linear.map((channel) => 255 * toEncoded(Math.min(1, Math.max(0, channel))));
   return {
     srgb: [bounded[0] ?? 0, bounded[1] ?? 0, bounded[2] ?? 0],
@@ -51,16 +55,37 @@ export function screenOfXyz(xyz: Xyz): OnScreen {
   };
 }
 
-/** A reflectance on a screen: what is white in the sum is the white of the screen. */
-export function screenOf(spectrum: Spectrum | Float64Array): OnScreen {
-  const white = weightsOf(SCREEN).white;
-  const xyz = xyzOf(spectrum, SCREEN);
-  return screenOfXyz([
-    (xyz[0] * WHITE[0]) / white[0],
-    (xyz[1] * WHITE[1]) / white[1],
-    (xyz[2] * WHITE[2]) / white[2],
-  ]);
+/** What each band adds to the linear light of a screen: what is white in the sum is the white of the screen. */
+const LIGHTS = (() => {
+  const { x, y, z, white } = weigh(D65, OBSERVER_2);
+  const channel = (k: 0 | 1 | 2): Float64Array =>
+    x.map((wx, band) => {
+      const row = TO_RGB[k];
+      return (
+        ((row[0] * wx * WHITE[0]) / white[0] +
+          (row[1] * (y[band] ?? 0) * WHITE[1]) / white[1] +
+          (row[2] * (z[band] ?? 0) * WHITE[2]) / white[2]) /
+        100
+      );
+    });
+  return [channel(0), channel(1), channel(2)] as const;
+})();
+
+/** Linear light of a reflectance on a screen, red, green and blue; what the screen does not have is below 0 or over 1. */
+export function linearOf(spectrum: Spectrum | Float64Array): Rgb {
+  const [red, green, blue] = LIGHTS;
+  let [r, g, b] = [0, 0, 0];
+  for (let band = 0; band < spectrum.length; band += 1) {
+    const part = spectrum[band] as number;
+    r += part * (red[band] as number);
+    g += part * (green[band] as number);
+    b += part * (blue[band] as number);
+  }
+  return [r, g, b];
 }
+
+/** A reflectance on a screen. */
+export const screenOf = (spectrum: Spectrum | Float64Array): OnScreen => onScreen(linearOf(spectrum));
 
 /** Tristimulus values under D65, 2°, of a color on a screen. @param srgb 0 to 255 */
 export function xyzOfScreen([r, g, b]: Rgb): Xyz {

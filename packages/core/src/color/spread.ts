@@ -1,4 +1,4 @@
-import { factorOf, whitened, type Factor } from './calibrate/cholesky';
+import { factorOf, whitenedFew, type Factor } from './calibrate/matrix';
 import { ciede2000 } from './difference/ciede2000';
 import type { Lab } from './lab';
 
@@ -8,7 +8,7 @@ export type LabSpread = Float64Array;
 /** What is not known of a color whose numbers are known: the model is a model, and it is read by an instrument. */
 const AT_LEAST = 0.25;
 /** By how much a fit is surer of itself than it should be: its square, for what no model of a dye has (from the simulated dyehouse). */
-const TOO_SURE = 1.5;
+const TOO_SURE = 2.3;
 
 /** A spread of nothing but what is always there. */
 export function leastSpread(): LabSpread {
@@ -41,7 +41,7 @@ export function spreadOfNumbers(
     places.forEach((place, i) => {
       row[place] = (row[place] as number) + ((columns[i] as Float64Array)[part] as number);
     });
-    return whitened(factor, row);
+    return whitenedFew(factor, row);
   });
   for (let i = 0; i < 3; i += 1)
     for (let j = 0; j < 3; j += 1) {

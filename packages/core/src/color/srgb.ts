@@ -42,3 +42,7 @@ export const rgbBytes = ([r, g, b]: Rgb, by = 1): Rgb => [
   channelOf(g * by),
   channelOf(b * by),
 ];
+
+/** `#rrggbb` of the channels of a screen. @param bytes each 0 to 255, not whole */
+export const bytesHex = (bytes: Rgb): string =>
+  `#${bytes.map((value) => DIGITS[Math.round(value)] ?? '').join('')}`;

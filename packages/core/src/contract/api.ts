@@ -1,6 +1,8 @@
 import type { Batch } from '../record/batch';
+import type { ShelfColors } from '../color/shelfColors';
 import type { BatchSummary } from '../record/summary';
 import type { Colorway } from '../recipe/recipe';
+import type { ExpectedColor } from '../recipe/expectedColor';
 import type { Base } from '../shelf/base';
 import type { Dye } from '../shelf/dye';
 import type { Pot } from '../shelf/pot';
@@ -19,6 +21,9 @@ export const API = {
   running: '/api/running',
   cups: '/api/cups',
   soughts: '/api/soughts',
+  /** What colors the samples of the shelf give. */
+  colors: '/api/colors',
+  expected: '/api/colors/expected',
   orders: '/api/orders',
   find: '/api/find',
   document: '/api/document',
@@ -33,9 +38,6 @@ export const API = {
   live: '/api/live',
   scale: '/api/instruments/scale',
 } as const;
-
-export const SHELF_RESOURCES = ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns', 'soughts'] as const;
-export type ShelfResource = (typeof SHELF_RESOURCES)[number];
 
 /** GET /api/shelf */
 export interface ShelfResponse {
@@ -53,6 +55,12 @@ export interface ShelfResponse {
   /** Colors that are looked for. */
   soughts: Sought[];
 }
+
+/** GET /api/colors/expected: the color of a recipe; null where one of its dyes was never measured. */
+export type ExpectedResponse = ExpectedColor | null;
+
+/** GET /api/colors: what the dyes of the shelf look like; null where none was measured. */
+export type ColorsResponse = ShelfColors | null;
 
 /** GET /api/colorways: the newest version of each. */
 export interface ColorwayOnList extends Colorway {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { labSchema, srgbSchema } from '../shelf/colorSchema';
 
 /** A name of the asker's own. */
 const idSchema = z
@@ -16,23 +17,6 @@ const reflectanceSchema = z
   .min(1)
   .max(1000)
   .describe('31 values from 400 to 700 nm by 10 nm, 0 to 1; other even steps over that range are resampled');
-const labSchema = z
-  .tuple(
-    [
-      number('L must be a number.')
-        .min(0, { error: 'L is from 0 to 100.' })
-        .max(100, { error: 'L is from 0 to 100.' }),
-      number('a must be a number.').min(-200).max(200),
-      number('b must be a number.').min(-200).max(200),
-    ],
-    { error: 'Lab is three numbers: L, a and b.' },
-  )
-  .describe('CIELAB under D65, 10°');
-const byte = number('A channel of sRGB must be a number from 0 to 255.')
-  .min(0, { error: 'A channel of sRGB is from 0 to 255.' })
-  .max(255, { error: 'A channel of sRGB is from 0 to 255.' });
-const srgbSchema = z.tuple([byte, byte, byte], { error: 'sRGB is three numbers from 0 to 255.' });
-
 const dosSchema = number('A depth must be a number, % on weight of fiber.')
   .gt(0, { error: 'A depth must be more than 0 %.' })
   .max(100, { error: 'A depth cannot be over 100 %.' });
@@ -71,6 +55,13 @@ const sampleSchema = z
   })
   .refine(exactlyOne(THREE), said(THREE));
 
+/** A color that somebody picked for a dye that was never measured. */
+const swatchSchema = z
+  .strictObject({ baseId: idSchema, dosPercent: dosSchema, srgb: srgbSchema })
+  .describe('stands for a dye without samples; of low confidence');
+
+const priceSchema = number('A price must be a number.').gt(0, { error: 'A price must be more than 0.' });
+
 const mixtureSchema = z
   .strictObject({
     baseId: idSchema,
@@ -107,6 +98,14 @@ const oneRequestSchema = z.discriminatedUnion(
       mustUse: ids,
       mustNotUse: ids,
       maxDosPercent: dosSchema.default(4).describe('most of all dyes together'),
+      deepest: z
+        .array(z.strictObject({ id: idSchema, dosPercent: dosSchema }))
+        .max(60)
+        .default([])
+        .describe('most of single dyes'),
+      maxCostPerKg: priceSchema
+        .optional()
+        .describe('most that the dye for a kilogram of goods may cost, in the currency of the prices'),
       top: z.int().min(1).max(100).default(5),
       pouringPercent: pouringSchema,
     }),
@@ -122,8 +121,9 @@ const oneRequestSchema = z.discriminatedUnion(
       pouringPercent: pouringSchema,
     }),
     z.strictObject({ kind: z.literal('depth'), baseId: idSchema, dyeId: idSchema, target: targetSchema }),
+    z.strictObject({ kind: z.literal('evidence') }),
   ],
-  { error: 'A request is one of predict, match, correct, depth.' },
+  { error: 'A request is one of predict, match, correct, depth, evidence.' },
 );
 
 /** What the color command is asked: everything that was measured, and what is wanted of it. */
@@ -142,7 +142,14 @@ export const colorRequestSchema = z.strictObject({
       .min(1, { error: 'The shelf has no base: name at least one, with its color before any dye.' })
       .max(40),
     dyes: z
-      .array(z.strictObject({ id: idSchema, samples: z.array(sampleSchema).max(200) }))
+      .array(
+        z.strictObject({
+          id: idSchema,
+          samples: z.array(sampleSchema).max(200),
+          swatch: swatchSchema.optional(),
+          pricePerGram: priceSchema.optional(),
+        }),
+      )
       .min(1, { error: 'The shelf has no dye: name at least one, with samples.' })
       .max(60, { error: 'At most 60 dyes at once.' }),
     mixtures: z.array(mixtureSchema).max(2000).default([]),

@@ -5,6 +5,7 @@ import { colorwaySchema } from '../recipe/recipe';
 import { baseSchema } from '../shelf/base';
 import { dyeSchema } from '../shelf/dye';
 import { potSchema } from '../shelf/pot';
+import { sampleSchema } from '../shelf/sample';
 import { soughtSchema } from '../shelf/sought';
 import { stockSchema } from '../shelf/stock';
 import { patternSchema } from '../recipe/pattern';
@@ -29,6 +30,8 @@ export const documentSchema = z.strictObject({
   tools: z.array(toolSchema).default([]),
   patterns: z.array(patternSchema).default([]),
   soughts: z.array(soughtSchema).default([]),
+  /** Measured colors: of bases as they come, of dyes on them, of mixtures. */
+  samples: z.array(sampleSchema).default([]),
   /** One item per saved version; versions of one colorway share its id. */
   colorways: z.array(colorwaySchema).default([]),
   batches: z.array(batchSchema).default([]),

@@ -31,6 +31,7 @@ export function keepQuickPour(
       tools: [],
       patterns: [],
       soughts: [],
+      samples: [],
       cups: [],
       colorways: [colorway],
       batches: [],

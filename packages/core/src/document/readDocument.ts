@@ -6,9 +6,11 @@ import { admitCup } from '../record/cup/admitCup';
 import type { CupRecord } from '../record/cup/cup';
 import { FieldError } from '../figure/fieldError';
 import type { Dye } from '../shelf/dye';
+import { SHELF_RESOURCES } from '../shelf/resources';
 import { formulate, type Shelf } from '../recipe/materials';
 import { premixChecker } from '../amounts/premix';
 import { planFormulation } from '../plan/plan';
+import { checkSample } from '../recipe/checkSample';
 import { problemsOf, type Problem } from './problemsOf';
 import { documentSchema, type StudioDocument } from './document';
 
@@ -71,7 +73,7 @@ function duplicates(document: StudioDocument): Problem[] {
       seen.add(key);
     });
   };
-  for (const list of ['bases', 'dyes', 'stocks', 'pots', 'tools', 'patterns', 'soughts', 'cups'] as const)
+  for (const list of [...SHELF_RESOURCES, 'cups'] as const)
     check(
       list,
       document[list].map((item) => item.id),
@@ -111,6 +113,7 @@ function references(document: StudioDocument, known: Shelf): Problem[] {
         message: `There is no dye with the id “${stock.dyeId}”. Name one that is on the shelf.`,
       });
   });
+  document.samples.forEach((sample, i) => attempt(`samples.${i}`, () => checkSample(sample, shelf)));
   document.colorways.forEach((colorway, i) =>
     attempt(`colorways.${i}`, () => {
       planFormulation(formulate(colorway.name, colorway.recipe, shelf));

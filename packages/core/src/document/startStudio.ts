@@ -89,6 +89,7 @@ export function startStudio(
     tools: [],
     patterns: [],
     soughts: [],
+    samples: [],
     cups: [],
     colorways: [],
     batches: [],

@@ -30,7 +30,7 @@ export function plannedGoods(
     const base = bases[i];
     const ground = line.dyedOverHex ?? base?.hex ?? ECRU;
     const form = line.form ?? base?.form ?? 'skein';
-    const undyed = plainLook(ground, form);
+    const undyed = plainLook(ground, form, line.dyedOverHex === null ? base?.id : undefined);
     const looks = line.catchUp ? [undyed] : looksAfter(undyed);
     return {
       lineId: line.id,

@@ -34,7 +34,7 @@ export function lookAfter(
       .filter((line) => placeId === null || line.sectionId === placeId)
       .map(({ dyeId, dosPercent }) => {
         const { swatchHex, swatchDosPercent } = named(dyes, dyeId, 'dyeId', 'dye');
-        return { swatchHex, swatchDosPercent, dosPercent };
+        return { dyeId, swatchHex, swatchDosPercent, dosPercent };
       });
   const uneven = (extra: number): number =>
     Math.min(

@@ -264,7 +264,7 @@ describe('the vessel of a pass', () => {
 
   test('is given to no other of several batches that begin together', () => {
     const colorway = { name: 'x', recipe: { ...recipeOf(inSmall), potId: null }, asWritten: {} };
-    const asked = { colorway, count: null, potId: null };
+    const asked = { colorway, baseId: null, count: null, dosPercent: null, potId: null };
     const pots = [POT, { ...SMALL, capacityMl: 20_000 }, { ...POT, id: 'third', name: 'Third' }];
     const begun = planTogether(
       [asked, { ...asked, colorway: { ...colorway, recipe: { ...recipeOf({}), potId: null } } }],

@@ -24,17 +24,23 @@ export function nextDepth(dosPercent: number, direction: 'deeper' | 'paler'): nu
 }
 
 /**
+ * A recipe at another depth: only its dyes change, each keeping its part. One without dye has no depth, and stays as it is.
+ * @param dosPercent depth of shade in all, % @param plan of the recipe as it is
+ */
+export function atDepth(recipe: Recipe, dosPercent: number, { totals }: Pick<Plan, 'totals'>): Recipe {
+  const now = totals.dos.value;
+  if (now === 0) return recipe;
+  return { ...recipe, passes: recipe.passes.map((pass) => deepenPass(pass, dosPercent / now)) };
+}
+
+/**
  * A recipe on other goods or at another depth. Every dye keeps its part of the whole, so that only the depth moves
  * and not the hue.
  * @param plan of the recipe as it is, for its depth
  */
 export function resizeRecipe(recipe: Recipe, change: Resize, plan: Pick<Plan, 'totals'>): Recipe {
-  if (change.kind === 'deeper' || change.kind === 'paler') {
-    const now = plan.totals.dos.value;
-    if (now === 0) return recipe;
-    const factor = nextDepth(now, change.kind) / now;
-    return { ...recipe, passes: recipe.passes.map((pass) => deepenPass(pass, factor)) };
-  }
+  if (change.kind === 'deeper' || change.kind === 'paler')
+    return atDepth(recipe, nextDepth(plan.totals.dos.value, change.kind), plan);
   const ratio = goodsGrams(change.goods) / goodsGrams(recipe.goods);
   const depth = change.kind === 'same dye' ? 1 / ratio : 1;
   return {

@@ -1,12 +1,20 @@
 import { potsOf, type Shelf } from '../recipe/materials';
+import type { Recipe } from '../recipe/recipe';
+import type { Base } from '../shelf/base';
 import { planInFirstFree, planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
+import type { Plan } from './planTypes';
+import { atDepth, resizeRecipe } from './resize';
 import { withCount } from './withCount';
 
 /** A batch that is to be begun beside others. */
 export interface AskedBatch {
   colorway: Planned;
+  /** What its first goods are of; null: as in the colorway. */
+  baseId: string | null;
   /** Pieces of its first goods; null: as in the colorway. */
   count: number | null;
+  /** Depth of shade in all, %, each dye keeping its part of it; null: as in the colorway. */
+  dosPercent: number | null;
   /** Null: the first free one that is large enough. */
   potId: string | null;
 }
@@ -26,12 +34,30 @@ export function planTogether<Asked extends AskedBatch>(
   for (const { colorway, potId } of asked)
     if (potId !== null && !taken.has(potId)) taken.set(potId, colorway.name);
   return asked.map((one) => {
-    const { colorway, count, potId } = one;
+    const { colorway, baseId, count, dosPercent, potId } = one;
     const whole = planOrWhy(colorway, shelf);
     if (!whole.plan) return { ...whole, asked: one };
-    const recipe = { ...withCount(colorway.recipe, count, whole), potId };
+    const deep = dosPercent === null ? colorway.recipe : atDepth(colorway.recipe, dosPercent, whole.plan);
+    const own = onBase(deep, baseId, shelf.bases, whole.plan);
+    const recipe = { ...withCount(own, count, whole), potId };
     const planned = planInFirstFree({ ...colorway, recipe }, shelf, taken);
     for (const { id } of planned.formulation ? potsOf(planned.formulation) : []) taken.set(id, colorway.name);
     return { ...planned, asked: one };
   });
+}
+
+/**
+ * A recipe whose first goods are of another base, at the same depth: as many of them, each a put-up of that base where each
+ * was one of its own.
+ */
+function onBase(recipe: Recipe, baseId: string | null, bases: readonly Base[], plan: Plan): Recipe {
+  const [first, ...others] = recipe.goods;
+  if (baseId === null || !first || baseId === first.baseId) return recipe;
+  const putUp = (of: string): number | undefined => bases.find(({ id }) => id === of)?.putUpGrams;
+  const gramsEach = first.gramsEach === putUp(first.baseId) ? putUp(baseId) : undefined;
+  const goods = [
+    { ...first, baseId, gramsEach: gramsEach ?? first.gramsEach, weighedGrams: null },
+    ...others,
+  ];
+  return resizeRecipe(recipe, { kind: 'same depth', goods }, plan);
 }

@@ -351,7 +351,7 @@ describe('several passes', () => {
       [undyedHex, 1],
       [undyedHex, 2],
     ]);
-    expect(new Set(looks.map(averageHex)).size).toBe(3);
+    expect(new Set(looks.map((look) => averageHex(look))).size).toBe(3);
   });
 });
 

@@ -82,7 +82,12 @@ export function dyedSummary(
 function undyed({ formulation }: BegunBatch): YarnLook {
   const [line] = formulation.recipe.goods;
   const base = formulation.bases.find(({ id }) => id === line?.baseId);
-  return plainLook(line?.dyedOverHex ?? base?.hex ?? '#efe9dc', line?.form ?? base?.form);
+  const own = line?.dyedOverHex ?? null;
+  return plainLook(
+    own ?? base?.hex ?? '#efe9dc',
+    line?.form ?? base?.form,
+    own === null ? base?.id : undefined,
+  );
 }
 
 /** Deepest that is drawn, %: a pour far over what a recipe allows still has a color. */

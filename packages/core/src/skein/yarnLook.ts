@@ -1,14 +1,17 @@
-import { absorbedBy, throughDye } from '../color/drawnColor';
-import { linearRgb, rgbHex, type Rgb } from '../color/srgb';
+import { rgbHex, type Rgb } from '../color/srgb';
 import type { Form } from '../shelf/forms';
 import { laid, type Coat } from './coat';
+import { byBands, type Painting } from './painting';
 import { overWhole, spotAt, type Ends, type Spot } from './spot';
 import { seededStream } from './strands';
 
 /** How goods look at a moment: their own color, and what went over it, first to last. For drawing only. */
 export interface YarnLook {
   form: Form;
+  /** Their picked color before any dye. */
   ground: string;
+  /** The base as it comes; left out for goods that had a color of their own before, and where it is not known. */
+  undyedBaseId?: string;
   coats: readonly Coat[];
   /** Spread of depth from strand to strand, 0 level to 1 strongly tonal. */
   unevenness: number;
@@ -18,9 +21,10 @@ export interface YarnLook {
 export const PLAIN_UNEVENNESS = 0.12;
 
 /** Goods that nothing went over. */
-export const plainLook = (hex: string, form: Form = 'skein'): YarnLook => ({
+export const plainLook = (hex: string, form: Form = 'skein', undyedBaseId?: string): YarnLook => ({
   form,
   ground: hex,
+  ...(undyedBaseId !== undefined && { undyedBaseId }),
   coats: [],
   unevenness: PLAIN_UNEVENNESS,
 });
@@ -58,37 +62,34 @@ const MOST_LEVEL = 4 * LEVELS;
  * The colors of goods, spot by spot: where each coat lies, and how much of it the inside of a bundle gets.
  * An estimate for drawing; the same for the same look and seed.
  */
-export function colorsOf(look: YarnLook, grid: Grid): Colored {
+export function colorsOf(look: YarnLook, grid: Grid, painting: Painting = byBands): Colored {
   const { strands, steps } = grid;
-  const lights: Rgb[] = [linearRgb(look.ground)];
+  const painter = painting(look);
   const at = new Uint16Array(strands * steps);
   const spots = spotsOf(grid);
   look.coats.forEach((coat, c) => {
     const { partAt, takenAt } = laid(coat, `${grid.seed}:${c}`);
-    const absorbed = coat.parts.map(({ dyes }) => (dyes.length === 0 ? null : absorbedBy(dyes)));
     const known = new Map<number, number>();
     // Spots beside each other are mostly alike.
     let [lastKey, place] = [-1, 0];
     for (let cell = 0; cell < spots.length; cell += 1) {
       const spot = spots[cell] as Spot;
       const part = partAt(spot);
-      const dye = absorbed[part];
-      if (!dye) continue;
+      const dyed = coat.parts[part];
+      if (!dyed || dyed.dyes.length === 0) continue;
       const level = Math.min(MOST_LEVEL, Math.round(LEVELS * takenAt(spot, part)));
       const before = at[cell] ?? 0;
       const key = (before * coat.parts.length + part) * (MOST_LEVEL + 1) + level;
       if (key !== lastKey) {
-        place = known.get(key) ?? lights.push(throughDye(lights[before] ?? BLACK, dye, level / LEVELS)) - 1;
+        place = known.get(key) ?? painter.over(before, dyed, level / LEVELS);
         known.set(key, place);
         lastKey = key;
       }
       at[cell] = place;
     }
   });
-  return { lights, at, strands, steps };
+  return { lights: painter.lights, at, strands, steps };
 }
-
-const BLACK: Rgb = [0, 0, 0];
 
 function spotsOf({ ends, strands, steps, seed, ragged = 0, layer = null }: Grid): Spot[] {
   const next = seededStream(`${seed}:edges`);
@@ -109,10 +110,12 @@ function spotsOf({ ends, strands, steps, seed, ragged = 0, layer = null }: Grid)
 const AVERAGED = { ends: 'ring', strands: 12, steps: 48, seed: '' } as const;
 
 /** One color for the whole: the light that all of it throws back together. */
-export function averageHex(look: YarnLook): string {
-  const [only] = look.coats;
-  if (!only) return look.ground;
-  const { lights, at } = colorsOf(look, AVERAGED);
+export function averageHex(look: YarnLook, painting: Painting = byBands): string {
+  return meanHex(colorsOf(look, AVERAGED, painting));
+}
+
+/** The light that all spots throw back together. */
+export function meanHex({ lights, at }: Pick<Colored, 'lights' | 'at'>): string {
   const counts = new Uint32Array(lights.length);
   for (const place of at) counts[place] = (counts[place] ?? 0) + 1;
   const sum = [0, 0, 0];

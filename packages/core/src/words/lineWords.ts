@@ -19,6 +19,7 @@ import { isNeverWrung } from '../shelf/forms';
 import type { Dye } from '../shelf/dye';
 import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
+import { jarToMake } from './jarToMake';
 import { isSoak, vesselName, vesselSaid, whereGoodsGo } from './vesselWords';
 import { inFahrenheit, measuresOf, ownMeasure, type BySpoon } from './saying';
 import { measureOfAct, plannedText } from '../recipe/measureOf';
@@ -54,7 +55,7 @@ export function lineWords(line: CardAct, reading: Reading): LineWords {
   const minutes = minutesOf(line.act);
   return {
     title: titleOf(line, reading),
-    detail: detailOf(line, reading),
+    detail: joined(jarToMake(line.act, reading.batch.formulation.stocks), detailOf(line, reading)),
     measure: measureWords(line, reading),
     wait:
       minutes === null || minutes === 0
@@ -357,7 +358,13 @@ function detailOf(line: CardAct, reading: Reading): string | null {
   const said = (method && methodFacts(method.kind).words.detail?.(method, line)) ?? knownOf(act, reading);
   const where =
     act.kind === 'place' && act.pass !== null ? whereGoodsGo(reading.batch.card, act.vessel) : null;
-  return where === null ? said : `Vessel: ${where}.${said === null ? '' : ` ${said}`}`;
+  return joined(where === null ? null : `Vessel: ${where}.`, said);
+}
+
+/** What there is of some sentences, one after another; null where there is none. */
+function joined(...sentences: readonly (string | null)[]): string | null {
+  const said = sentences.filter((sentence) => sentence !== null);
+  return said.length === 0 ? null : said.join(' ');
 }
 
 /** What is known of the dye that an act puts in; null where that is nothing. */

@@ -5,15 +5,20 @@ import { smoothestReflectance } from '../reconstruct';
 import { weightsOf, DAYLIGHT } from '../cie/tristimulus';
 import { xyzOfLab } from '../lab';
 import { screenOf } from '../screen';
+import { buildUp } from '../dye/dyeModel';
 import {
+  affinitiesOn,
+  affinityOf,
   calibrate,
+  learnedBy,
+  modelsOn,
   onlyOf,
   residuals,
   withMixtures,
   type MeasuredSample,
   type MeasuredShelf,
 } from './calibrate';
-import { factorOf, solvedWith, whitened } from './cholesky';
+import { factorOf, solvedWith, whitened, whitenedFew } from './matrix';
 
 const LADDER = [0.05, 0.12, 0.3, 0.6, 1.2, 2.4];
 
@@ -56,6 +61,8 @@ describe('Cholesky', () => {
   test('a factor solves what it was made of, and whitens what is spread by it', () => {
     const matrix = Float64Array.from([4, 2, 0.6, 2, 5, 1, 0.6, 1, 3]);
     const factor = factorOf(matrix, 3)!;
+    const few = Float64Array.from([0, 2, 0]);
+    expect([...whitenedFew(factor, few)]).toEqual([...whitened(factor, few)]);
     const x = solvedWith(factor, Float64Array.from([1, 2, 3]));
     const back = [0, 1, 2].map((i) => [0, 1, 2].reduce((sum, j) => sum + matrix[3 * i + j]! * x[j]!, 0));
     expect(back).toEqual([expect.closeTo(1, 12), expect.closeTo(2, 12), expect.closeTo(3, 12)]);
@@ -200,4 +207,68 @@ test('a dye that was never measured is something, and its spread says that nobod
   const { lab, spreadDE00 } = predict(found, 'base0', [{ id: 'dye5', dosPercent: 0.5 }]);
   expect(lab.every(Number.isFinite)).toBe(true);
   expect(spreadDE00).toBeGreaterThan(10);
+});
+
+describe('dyes of which another base shows more or less, each by itself', () => {
+  const house = new Dyehouse({ seed: 902, bases: 2 });
+  const all = shelfOf(house);
+  const on = (baseId: string, depths: readonly number[], but?: string): MeasuredSample[] =>
+    all.samples.filter(
+      (one) => one.baseId === baseId && depths.includes(one.dosPercent) && one.dyeId !== but,
+    );
+  const known = calibrate({ ...all, samples: [...on('base0', LADDER), ...on('base1', [0.3, 1.2], 'dye4')] });
+
+  test('two samples tell of each what the base shows of it, beside what it shows of all', () => {
+    const takes = affinitiesOn(known, 'base1');
+    expect(Object.keys(takes)).toHaveLength(house.dyes.length - 1);
+    expect(affinitiesOn(known, 'base0')).toEqual({});
+    const common = affinityOf(known, 'base1');
+    for (const { id, onBase } of house.dyes)
+      if (id in takes) expect(Math.abs(common + takes[id]! - Math.log(onBase[1]!))).toBeLessThan(0.08);
+  });
+
+  test('what comes out there is told as surely as it can be, of a dye that was not dyed there less so', () => {
+    const off = unseen(house, known, 'base1');
+    expect(median(off)).toBeLessThan(1.2);
+    const spread = (id: string): number =>
+      predict(known, 'base1', [{ id, dosPercent: 0.6 }]).spreadDE00 /
+      predict(known, 'base0', [{ id, dosPercent: 0.6 }]).spreadDE00;
+    expect(spread('dye4')).toBeGreaterThan(1.5);
+    for (const id of ['dye1', 'dye7']) expect(spread(id)).toBeLessThan(1.5);
+  });
+
+  test('a dye as it shows on the base is matched with as it is predicted', () => {
+    const dye = known.dyeIds.indexOf('dye7');
+    const [plain, shown] = [known.models[dye]!, modelsOn(known, 'base1')[dye]!];
+    const more = Math.exp(affinitiesOn(known, 'base1').dye7!);
+    for (const depth of [0.05, 0.5, 3]) {
+      const built = buildUp(plain, depth * more).value;
+      plain.k.forEach((k, band) =>
+        expect(shown.k[band]! * buildUp(shown, depth).value).toBeCloseTo(k * built, 9),
+      );
+    }
+    expect(modelsOn(known, 'base0')).toEqual(known.models);
+  });
+
+  test('an attempt teaches what a base shows of a dye that was never dyed there', () => {
+    const recipe = [
+      { id: 'dye4', dosPercent: 0.5 },
+      { id: 'dye7', dosPercent: 0.3 },
+    ];
+    const lab = house.dye('base1', recipe, true).lab;
+    const own = withMixtures(onlyOf(known, ['dye4', 'dye7']), [
+      { baseId: 'base1', dyes: recipe, color: { kind: 'lab', lab } },
+    ]);
+    expect(Object.keys(affinitiesOn(own, 'base1')).toSorted()).toEqual(['dye4', 'dye7']);
+    const learned = learnedBy(known, own);
+    const [before, after] = [predict(known, 'base1', recipe), predict(learned, 'base1', recipe)];
+    expect(ciede2000(after.lab, lab)).toBeLessThan(ciede2000(before.lab, lab));
+    expect(after.lab.map((value, i) => value - predict(own, 'base1', recipe).lab[i]!)).toEqual(
+      [0, 0, 0].map((zero) => expect.closeTo(zero, 9)),
+    );
+    expect(learned.factor.n).toBe(known.factor.n + 1);
+    // How sure it is stays about as it was: what was added without knowing is a number that is not known yet.
+    expect(after.spreadDE00).toBeGreaterThan(0.8 * before.spreadDE00);
+    expect(after.spreadDE00).toBeLessThan(2 * before.spreadDE00);
+  });
 });

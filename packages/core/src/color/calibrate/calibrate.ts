@@ -1,14 +1,18 @@
 import { ciede2000 } from '../difference/ciede2000';
-import { DYE_NUMBERS, type DyeModel } from '../dye/dyeModel';
+import { DYE_NUMBERS, showingMore, type DyeModel } from '../dye/dyeModel';
 import { absorptionOf } from '../dye/layer';
 import { labOf } from '../lab';
 import { labOfScreen, SCREEN } from '../screen';
 import type { Spectrum } from '../spectrum';
-import { factorOf, type Factor } from './cholesky';
-import { firstGuess } from './firstGuess';
+import { factorOf, widened, type Factor } from './matrix';
+import { dyeAlone } from './dyeAlone';
 import { labOfTarget, type MeasuredColor } from './observe';
+import { NO_PAIRS, pairOf, pairsDyed, pairsIn, pairsWith } from './pairs';
+import { ANY_CURVE, OF_ONE_DYE } from './prior';
 import {
   affinityAt,
+  affinityOfDye,
+  carry,
   fitted,
   gathered,
   modelsOf,
@@ -60,8 +64,7 @@ export interface Calibration {
   samples: readonly number[];
 }
 
-/** Rounds of fitting a dye by itself, and all of them together. */
-const ALONE = 40;
+/** Rounds of fitting all dyes together. */
 const TOGETHER = 6;
 
 /**
@@ -79,17 +82,22 @@ export function calibrate(shelf: MeasuredShelf): Calibration {
     observationOf(placed, { ...sample, dyes: [{ id: dyeId, dosPercent }] }),
   );
   const mixed = shelf.mixtures.map((mixture) => observationOf(placed, mixture));
+  const found = shelf.dyes.map((_, dye) =>
+    dyeAlone(
+      alone.filter(({ doses }) => doses[0]?.dye === dye),
+      { bases, measure },
+    ),
+  );
   const problem: Problem = {
     dyes: shelf.dyes.length,
     bases,
     measure,
     observations: [...alone, ...mixed],
+    pairs: pairsWith({ bases, measure, pairs: NO_PAIRS }, pairsDyed([...alone, ...mixed])),
+    curves: found.map(({ curve }) => curve),
   };
   let numbers: Float64Array = new Float64Array(sizeOf(problem));
-  shelf.dyes.forEach((_, dye) => {
-    const mine = alone.filter(({ doses }) => doses[0]?.dye === dye);
-    numbers.set(dyeAlone(mine, { bases, measure }), dye * DYE_NUMBERS);
-  });
+  found.forEach((dye, i) => numbers.set(dye.numbers, i * DYE_NUMBERS));
   if (bases.length > 1 || mixed.length > 0) numbers = fitted(problem, numbers, TOGETHER);
   return settled(problem, numbers, shelf.dyes, baseIds);
 }
@@ -123,35 +131,11 @@ function settled(
     factor,
     samples: dyeIds.map(
       (_, dye) =>
-        problem.observations.filter(({ doses }) => doses.length === 1 && doses[0]?.dye === dye).length,
+        problem.observations.filter(
+          ({ doses, color }) => color.kind !== 'swatch' && doses.length === 1 && doses[0]?.dye === dye,
+        ).length,
     ),
   };
-}
-
-/** A dye fitted to its own samples, whatever bases they are on. */
-function dyeAlone(
-  mine: readonly Observation[],
-  { bases, measure }: Pick<Problem, 'bases' | 'measure'>,
-): Float64Array {
-  const first = firstGuess(
-    mine.map(({ base, doses, color }) => ({
-      base: bases[base] as Float64Array,
-      dosPercent: doses[0]?.dosPercent ?? 0,
-      color,
-    })),
-  );
-  const problem: Problem = {
-    dyes: 1,
-    bases,
-    measure,
-    observations: mine.map((one) => ({
-      ...one,
-      doses: one.doses.map((dose) => ({ ...dose, dye: 0 })),
-    })),
-  };
-  const from = new Float64Array(sizeOf(problem));
-  from.set(first);
-  return fitted(problem, from, ALONE).slice(0, DYE_NUMBERS);
 }
 
 /** Some dyes of a calibration by themselves, with all that was measured of nothing but them: quick to fit anew. */
@@ -163,12 +147,17 @@ export function onlyOf(calibration: Calibration, ids: readonly string[]): Calibr
       ? [{ ...one, doses: one.doses.map((dose) => ({ ...dose, dye: kept.indexOf(dose.dye) })) }]
       : [],
   );
-  const next: Problem = { ...problem, dyes: kept.length, observations };
+  const curves = kept.map((dye) => problem.curves[dye] ?? ANY_CURVE);
+  const pairs = pairsWith({ ...problem, pairs: NO_PAIRS }, pairsDyed(observations));
+  const next: Problem = { ...problem, dyes: kept.length, observations, curves, pairs };
   const own = new Float64Array(sizeOf(next));
-  kept.forEach((dye, i) => {
-    own.set(numbers.subarray(dye * DYE_NUMBERS, (dye + 1) * DYE_NUMBERS), i * DYE_NUMBERS);
-  });
-  own.set(numbers.subarray(problem.dyes * DYE_NUMBERS), kept.length * DYE_NUMBERS);
+  carry(
+    problem,
+    numbers,
+    next,
+    own,
+    dyeIds.map((_, dye) => kept.indexOf(dye)),
+  );
   return settled(
     next,
     own,
@@ -177,12 +166,47 @@ export function onlyOf(calibration: Calibration, ids: readonly string[]): Calibr
   );
 }
 
-/** The same calibration with more mixtures measured. */
-export function withMixtures(calibration: Calibration, mixtures: readonly MeasuredMixture[]): Calibration {
+/** A calibration with what some of its dyes, bases and losses were found to be by another; how sure it is stays as it was. */
+export function learnedBy(calibration: Calibration, learned: Calibration): Calibration {
+  const { problem, dyeIds } = calibration;
+  const places = learned.dyeIds.map((id) => dyeIds.indexOf(id));
+  const theirs = pairsIn(learned.problem).map(({ dye, base }) => ({ dye: places[dye] as number, base }));
+  const next: Problem = { ...problem, pairs: pairsWith(problem, theirs) };
+  const numbers = grown(calibration.numbers, next);
+  carry(learned.problem, learned.numbers, next, numbers, places);
+  return {
+    ...calibration,
+    problem: next,
+    numbers,
+    models: modelsOf(next, numbers),
+    factor: widened(calibration.factor, sizeOf(next), 1 / OF_ONE_DYE.spread),
+  };
+}
+
+/** The numbers of a problem with room for pairs that came to it. */
+function grown(numbers: Float64Array, next: Problem): Float64Array {
+  const more = new Float64Array(sizeOf(next));
+  more.set(numbers);
+  return more;
+}
+
+/**
+ * The same calibration with more mixtures measured.
+ * @param trust how many times further than usual they may be off before they are believed the less
+ */
+export function withMixtures(
+  calibration: Calibration,
+  mixtures: readonly MeasuredMixture[],
+  trust = 1,
+): Calibration {
   const { problem, dyeIds, baseIds, numbers } = calibration;
-  const more = mixtures.map((mixture) => observationOf(calibration, mixture));
-  const next: Problem = { ...problem, observations: [...problem.observations, ...more] };
-  return settled(next, fitted(next, numbers, TOGETHER), dyeIds, baseIds);
+  const more = mixtures.map((mixture) => ({ ...observationOf(calibration, mixture), trust }));
+  const next: Problem = {
+    ...problem,
+    observations: [...problem.observations, ...more],
+    pairs: pairsWith(problem, pairsDyed(more)),
+  };
+  return settled(next, fitted(next, grown(numbers, next), TOGETHER), dyeIds, baseIds);
 }
 
 /** How far each sample lies from what is predicted for it, ΔE00. */
@@ -190,7 +214,7 @@ export function residuals({ problem, numbers, models }: Calibration): number[] {
   return problem.observations.map((observation) => {
     const { reading } = predicted(problem, numbers, models, observation);
     const { color } = observation;
-    return color.kind === 'srgb'
+    return color.kind === 'srgb' || color.kind === 'swatch'
       ? ciede2000(labOf(reading, SCREEN), labOfScreen(color.srgb))
       : ciede2000(labOf(reading), labOfTarget(color));
   });
@@ -199,3 +223,25 @@ export function residuals({ problem, numbers, models }: Calibration): number[] {
 /** Logarithm of how much more of every dye a base shows than the base that most samples are on. */
 export const affinityOf = ({ problem, numbers, baseIds }: Calibration, baseId: string): number =>
   numbers[affinityAt(problem, baseIds.indexOf(baseId))] ?? 0;
+
+/** How much more of single dyes a base shows, as logarithms beside its own affinity; of those that were measured on it. */
+export function affinitiesOn(
+  { problem, numbers, dyeIds, baseIds }: Calibration,
+  baseId: string,
+): Record<string, number> {
+  const base = baseIds.indexOf(baseId);
+  return Object.fromEntries(
+    dyeIds.flatMap((id, dye) =>
+      pairOf(problem, dye, base) === null ? [] : [[id, affinityOfDye(problem, numbers, dye, base)]],
+    ),
+  );
+}
+
+/** The dyes as they show on a base, beside what that does to all of them. */
+export function modelsOn({ problem, numbers, models, baseIds }: Calibration, baseId: string): DyeModel[] {
+  const base = baseIds.indexOf(baseId);
+  return models.map((dye, i) => {
+    const more = affinityOfDye(problem, numbers, i, base);
+    return more === 0 ? dye : showingMore(dye, Math.exp(more));
+  });
+}

@@ -5,12 +5,18 @@ import { labOfScreen, SCREEN } from '../screen';
 import type { Spectrum } from '../spectrum';
 import type { Rgb } from '../srgb';
 
-/** A color as it was measured: read by an instrument, said as Lab (D65, 10°), or picked from a screen. */
+/**
+ * A color as it was measured: read by an instrument, said as Lab (D65, 10°), or picked from a screen beside the yarn; or
+ * the swatch that somebody picked for a dye, measured by nobody.
+ */
 export type MeasuredColor =
-  { kind: 'reflectance'; reflectance: Spectrum } | { kind: 'lab'; lab: Lab } | { kind: 'srgb'; srgb: Rgb };
+  | { kind: 'reflectance'; reflectance: Spectrum }
+  | { kind: 'lab'; lab: Lab }
+  | { kind: 'srgb'; srgb: Rgb }
+  | { kind: 'swatch'; srgb: Rgb };
 
 /** A color that is wanted: a reflectance, or Lab alone. */
-export type Target = Exclude<MeasuredColor, { kind: 'srgb' }>;
+export type Target = Extract<MeasuredColor, { kind: 'reflectance' | 'lab' }>;
 
 export const labOfTarget = (target: Target): Lab =>
   target.kind === 'lab' ? target.lab : labOf(target.reflectance);
@@ -22,8 +28,8 @@ export interface Observed {
   perBand: readonly Float64Array[];
 }
 
-/** How well a color is measured (from memory: a good instrument, a reading of Lab, a picked swatch). */
-const NOISE = { lab: 0.35, srgb: 2.5, reading: 0.002, ofReading: 0.01 };
+/** How well a color is measured (from memory: a good instrument, a reading of Lab, a color picked beside the yarn, a swatch). */
+const NOISE = { lab: 0.35, srgb: 2.5, swatch: 8, reading: 0.002, ofReading: 0.01 };
 
 /** @param reading what is predicted, 31 bands */
 export function observed(color: MeasuredColor, reading: Float64Array): Observed {
@@ -33,16 +39,18 @@ export function observed(color: MeasuredColor, reading: Float64Array): Observed 
     case 'lab':
       return asLab(color.lab, reading, DAYLIGHT, NOISE.lab);
     case 'srgb':
-      return asLab(labOfScreen(color.srgb), reading, SCREEN, NOISE.srgb);
+    case 'swatch':
+      return asLab(labOfScreen(color.srgb), reading, SCREEN, NOISE[color.kind]);
   }
 }
 
 function asLab(measured: Lab, reading: Float64Array, viewing: Viewing, noise: number): Observed {
   const { lab, perBand } = labWithSlope(reading, viewing);
-  return {
-    off: Float64Array.from(lab, (value, i) => (value - (measured[i] as number)) / noise),
-    perBand: perBand.map((slope) => slope.map((value) => value / noise)),
-  };
+  const off = new Float64Array(3);
+  for (let i = 0; i < 3; i += 1) off[i] = ((lab[i] as number) - (measured[i] as number)) / noise;
+  for (const slope of perBand)
+    for (let band = 0; band < slope.length; band += 1) slope[band] = (slope[band] as number) / noise;
+  return { off, perBand };
 }
 
 function readBand(measured: Spectrum, reading: Float64Array): Observed {

@@ -1,4 +1,4 @@
-import { BANDS } from '../spectrum';
+import { BANDS } from '../../units/bands';
 import { COEFFICIENTS, curveOf } from './spline';
 
 /**
@@ -12,14 +12,18 @@ export const SATURATION = COEFFICIENTS + 1;
 /** How many numbers a dye has. */
 export const DYE_NUMBERS = COEFFICIENTS + 2;
 
-/** A dye made ready to be reckoned with. */
-export interface DyeModel {
-  numbers: DyeNumbers;
+/** How the color of a dye builds up. */
+export interface Building {
   /** Absorption over scattering at a build-up of 1, band by band. */
-  k: Float64Array;
+  k: Float64Array | readonly number[];
   power: number;
   /** Per % of depth. */
   saturation: number;
+}
+
+/** A dye made ready to be reckoned with. */
+export interface DyeModel extends Building {
+  numbers: DyeNumbers;
 }
 
 export function dyeModel(numbers: DyeNumbers): DyeModel {
@@ -33,12 +37,18 @@ export function dyeModel(numbers: DyeNumbers): DyeModel {
   };
 }
 
+/** A dye as it builds up where so many times more of it shows: all that can be told from its depth there. @param times above 0 */
+export function showingMore(dye: DyeModel, times: number): DyeModel {
+  const k = Float64Array.from(dye.k, (value) => value * times ** dye.power);
+  return { ...dye, k, saturation: dye.saturation * times };
+}
+
 /**
  * How much color a depth gives, and how it grows with the depth.
  * @param depth % that the fiber really takes, 0 and more
  */
 export function buildUp(
-  { power, saturation }: Pick<DyeModel, 'power' | 'saturation'>,
+  { power, saturation }: Pick<Building, 'power' | 'saturation'>,
   depth: number,
 ): { value: number; perDepth: number } {
   if (depth <= 0) return { value: 0, perDepth: 0 };

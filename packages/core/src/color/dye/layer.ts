@@ -1,5 +1,6 @@
 import { kOverS, reflectanceOf, SURFACE, withoutSurface, withSurface } from '../kubelkaMunk';
-import { BANDS, type Spectrum } from '../spectrum';
+import type { Spectrum } from '../spectrum';
+import { BANDS } from '../../units/bands';
 
 /** Absorption over scattering of something that was measured, band by band. */
 export const absorptionOf = (reflectance: Spectrum | Float64Array, surface = SURFACE): Float64Array =>

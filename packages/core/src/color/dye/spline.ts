@@ -1,4 +1,5 @@
-import { BANDS, FIRST_NM, LAST_NM, WAVELENGTHS } from '../spectrum';
+import { WAVELENGTHS } from '../spectrum';
+import { BANDS, FIRST_NM, LAST_NM } from '../../units/bands';
 
 /**
  * A smooth curve over the bands: cubic B-splines on even knots, one coefficient each.
@@ -48,4 +49,15 @@ export function curveOf(coefficients: Float64Array): Float64Array {
     curve[band] = value;
   }
   return curve;
+}
+
+/** How a thing grows with each coefficient. @param perCurve how it grows with the curve, band by band */
+export function perCoefficient(perCurve: Float64Array): Float64Array {
+  const slopes = new Float64Array(COEFFICIENTS);
+  for (let band = 0; band < BANDS; band += 1) {
+    const of = perCurve[band] as number;
+    for (let i = 0; i < COEFFICIENTS; i += 1)
+      slopes[i] = (slopes[i] as number) + of * (SPLINE[band * COEFFICIENTS + i] as number);
+  }
+  return slopes;
 }

@@ -3,8 +3,8 @@ import { buildUp, type DyeModel } from '../dye/dyeModel';
 import type { Ground } from '../dye/dyeing';
 import { SURFACE } from '../kubelkaMunk';
 import { perRoot, root, type Lab } from '../lab';
-import { BANDS } from '../spectrum';
-import { metricAt, squaredIn, type Metric } from './metric';
+import { BANDS } from '../../units/bands';
+import { metricAt, squaredIn, type Metric } from '../difference/metric';
 
 /** Doses that come nearest to a color. */
 export interface Found {
@@ -79,18 +79,23 @@ export class DyesFor {
   /**
    * @param there of each dye that is in already and can only grow, %
    * @param start doses to begin with, %, above what is there
+   * @param deepest most of each dye, %, beside what limits them together; none where it is left out
    */
   nearest(
     dyes: readonly DyeModel[],
     start: readonly number[],
     there: readonly number[] = [],
     { near, useless, allNeeded }: Effort = CLOSELY,
+    deepest: readonly number[] = [],
   ): Found {
     const n = dyes.length;
     const { least, most } = this.limits;
-    const [low, high] = [Math.log(least), Math.log(Math.max(least, most))];
-    const logs = Float64Array.from(start, (dose) =>
-      Math.min(high, Math.max(low, Math.log(Math.max(dose, least)))),
+    const low = Math.log(least);
+    const highs = start.map((_, i) =>
+      Math.log(Math.max(least, Math.min(most, deepest[i] ?? Number.POSITIVE_INFINITY))),
+    );
+    const logs = Float64Array.from(start, (dose, i) =>
+      Math.min(highs[i] as number, Math.max(low, Math.log(Math.max(dose, least)))),
     );
     const doses = new Float64Array(n);
     const dosesOf = (of: Float64Array): void => {
@@ -110,7 +115,7 @@ export class DyesFor {
         moved = 0;
         for (let i = 0; i < n; i += 1) {
           const by = Math.max(-1.5, Math.min(1.5, step[i] as number));
-          const to = Math.min(high, Math.max(low, (logs[i] as number) - by));
+          const to = Math.min(highs[i] as number, Math.max(low, (logs[i] as number) - by));
           moved = Math.max(moved, Math.abs(to - (logs[i] as number)));
           next[i] = to;
         }

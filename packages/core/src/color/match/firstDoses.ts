@@ -1,7 +1,7 @@
 import { weightsOf, DAYLIGHT } from '../cie/tristimulus';
 import type { DyeModel } from '../dye/dyeModel';
 import { readingPerAbsorption } from '../dye/layer';
-import { BANDS } from '../spectrum';
+import { BANDS } from '../../units/bands';
 
 /**
  * Doses to begin a match with: the straight solution in K/S, each band weighed by what the eye makes of it.

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { chance, Dyehouse } from '../../../test/dyehouse/dyehouse';
-import { calibrate, type Calibration } from '../calibrate/calibrate';
+import { calibrate, type Calibration, onlyOf, withMixtures } from '../calibrate/calibrate';
 import { ciede2000 } from '../difference/ciede2000';
 import { fade } from '../fade';
 import { ladderDepth } from '../ladderDepth';
@@ -9,8 +9,8 @@ import { predict } from '../predict';
 import { correct } from './correct';
 import { DyesFor } from './dyesFor';
 import { FirstDoses } from './firstDoses';
-import { countOf, groundOf, match, matches, matching, type MatchWish } from './match';
-import { metricAt, squaredIn } from './metric';
+import { countOf, joinShares, groundOf, match, matches, matching, type MatchWish } from './match';
+import { metricAt, squaredIn } from '../difference/metric';
 import { absorptionOf } from '../dye/layer';
 
 function houseOf(seed: number, dyes: number): { house: Dyehouse; found: Calibration } {
@@ -114,6 +114,18 @@ describe('a search', () => {
       expect(dyes.reduce((sum, { dosPercent }) => sum + dosPercent, 0)).toBeLessThan(0.75);
     }
   });
+  test('shared among several, every choice is tried once, and the best of all is the best', () => {
+    const shares = [0, 1, 2].map((part) => match(found, wish(target, { share: { part, of: 3 } })));
+    expect(shares.map((share) => [share.done, share.combinations])).toEqual([
+      [59, 59],
+      [58, 58],
+      [58, 58],
+    ]);
+    const joined = joinShares(shares, 5);
+    expect([joined.done, joined.combinations]).toEqual([175, 175]);
+    expect(joined.candidates[0]).toEqual(candidates[0]);
+    expect(joined.candidates).toHaveLength(5);
+  });
   test('a color that no dye here makes has the nearest', () => {
     const { candidates: near } = match(found, wish([95, -80, 90]));
     expect(near[0]!.deltaE00).toBeGreaterThan(3);
@@ -179,6 +191,85 @@ describe('a correction', () => {
     expect(next.words).toMatch(/Adding dye alone cannot get there: the nearest is ΔE00 \d+\.\d, .*deeper/);
     expect(next.dyes.every(({ dosPercent }) => dosPercent < 0.05)).toBe(true);
   });
+});
+
+describe('a correction when the dyes of an attempt cannot get there', () => {
+  // A green that nobody makes of a red and a black.
+  const target = house.dye('base0', RECIPE, true).lab;
+  const wrong = found.dyeIds.filter((id) => !RECIPE.some((dye) => dye.id === id)).slice(0, 2);
+  const dyes = wrong.map((id) => ({ id, dosPercent: 0.2 }));
+  const lab = house.dye('base0', dyes, true).lab;
+  const ask = (addOnly: boolean) =>
+    correct(found, {
+      baseId: 'base0',
+      target: { kind: 'lab', lab: target },
+      tried: [{ dyes, lab }],
+      addOnly,
+    });
+  test('other dyes are taken for the next recipe, and said to be others', () => {
+    const next = ask(false);
+    expect(next.dyes.map(({ id }) => id)).not.toEqual(wrong);
+    expect(next.reachable).toBe(true);
+    expect(ciede2000(target, house.dye('base0', next.dyes, true).lab)).toBeLessThan(3);
+    expect(next.words).toMatch(
+      /These dyes alone cannot get there: the nearest is ΔE00 \d+\.\d, .*\. Others can\.$/,
+    );
+  });
+  test('into a hot pot goes one dye more, at most, and what is there is never less', () => {
+    const pale = dyes.map((dye) => ({ ...dye, dosPercent: 0.02 }));
+    const next = correct(found, {
+      baseId: 'base0',
+      target: { kind: 'lab', lab: house.dye('base0', [...pale, { id: 'dye4', dosPercent: 0.5 }], true).lab },
+      tried: [{ dyes: pale, lab: house.dye('base0', pale, true).lab }],
+      addOnly: true,
+    });
+    expect(next.dyes.map(({ id }) => id)).toEqual([...wrong, next.dyes.at(-1)!.id]);
+    expect(next.dyes.every(({ dosPercent }) => dosPercent >= 0)).toBe(true);
+    expect(next.dyes.find(({ id }) => id === 'dye4')?.dosPercent).toBeGreaterThan(0.35);
+    expect(next.reachable).toBe(true);
+    expect(next.words).toMatch(/One dye more can\.$/);
+  });
+});
+
+test('an attempt that lies far from what its samples say is believed all the same', () => {
+  // A pot that somebody filled with three times the first dye.
+  const meant = [
+    { id: 'dye1', dosPercent: 0.2 },
+    { id: 'dye5', dosPercent: 0.3 },
+    { id: 'dye8', dosPercent: 0.1 },
+  ];
+  const really = meant.map((dye, i) => ({ ...dye, dosPercent: dye.dosPercent * (i === 0 ? 3 : 1) }));
+  const came = house.dye('base0', really, true).lab;
+  const mixture = { baseId: 'base0', dyes: meant, color: { kind: 'lab' as const, lab: came } };
+  const off = (trust: number): number =>
+    ciede2000(
+      came,
+      predict(withMixtures(onlyOf(found, ['dye1', 'dye5', 'dye8']), [mixture], trust), 'base0', meant).lab,
+    );
+  expect(off(10)).toBeLessThan(0.6 * off(1));
+});
+
+test('a dye that is four times as strong as its samples say is found out by one attempt, nearly', () => {
+  const meant = [
+    { id: 'dye2', dosPercent: 0.2 },
+    { id: 'dye4', dosPercent: 0.3 },
+    { id: 'dye7', dosPercent: 0.1 },
+  ];
+  const dyed = (dyes: readonly { id: string; dosPercent: number }[]): Lab =>
+    house.dye(
+      'base0',
+      dyes.map((dye) => ({ ...dye, dosPercent: dye.dosPercent * (dye.id === 'dye2' ? 4 : 1) })),
+      true,
+    ).lab;
+  const target = house.dye('base0', meant, true).lab;
+  const { dyes } = correct(found, {
+    baseId: 'base0',
+    target: { kind: 'lab', lab: target },
+    tried: [{ dyes: meant, lab: dyed(meant) }],
+    addOnly: false,
+  });
+  expect(ciede2000(target, dyed(meant))).toBeGreaterThan(8);
+  expect(ciede2000(target, dyed(dyes))).toBeLessThan(4);
 });
 
 test('the depth of a patch is read off its ladder, with an interval that holds it', () => {

@@ -1,4 +1,4 @@
-import { affinityOf, type Calibration } from '../calibrate/calibrate';
+import { affinityOf, modelsOn, type Calibration } from '../calibrate/calibrate';
 import { reflectanceOfColor } from '../calibrate/firstGuess';
 import { DOSE_NOISE, lossAt } from '../calibrate/problem';
 import { labOfTarget, type Target } from '../calibrate/observe';
@@ -7,11 +7,11 @@ import type { DyeModel } from '../dye/dyeModel';
 import { absorptionOf } from '../dye/layer';
 import type { Lab } from '../lab';
 import { metamerism } from '../metamerism';
-import { expected, surely, type DyeAt, type Expected } from '../predict';
+import { expected, surely, type DyeAt } from '../predict';
 import type { Spectrum } from '../spectrum';
 import { DyesFor, type Limits } from './dyesFor';
 import { FirstDoses } from './firstDoses';
-import { metricAt, squaredIn } from './metric';
+import { metricAt, squaredIn } from '../difference/metric';
 
 /** What a match may be made of. */
 export interface MatchWish {
@@ -22,10 +22,17 @@ export interface MatchWish {
   mustNotUse: readonly string[];
   /** Most of all dyes together, %. */
   maxDosPercent: number;
+  /** Most of single dyes, %, by their ids. */
+  deepest?: Readonly<Record<string, number>>;
+  /** What a gram of each dye costs, by its id; and the most that a kilogram of goods may cost in dye. */
+  prices?: Readonly<Record<string, number>>;
+  mostCostPerKg?: number;
   /** How many are wanted. */
   top: number;
   /** Error of each dose, of itself. */
   pouring?: number;
+  /** The share of all choices that is searched, by its number from 0 and how many there are: several may search at once. */
+  share?: { part: number; of: number };
 }
 
 /** One way to a color. */
@@ -37,6 +44,8 @@ export interface Candidate {
   pouringDeltaE00: number;
   metamerism: { A: number; F11: number };
   spreadDE00: number;
+  /** What the dye for a kilogram of goods costs; null where the price of one is not known. */
+  costPerKg: number | null;
 }
 
 /** How far a search is, and the best so far. */
@@ -50,14 +59,17 @@ export interface MatchProgress {
 export const LEAST_DOSE = 0.002;
 /** Differences below this are equal: nobody sees them. */
 const EQUAL = 0.3;
-/** What counts beside the difference, in ΔE00: pouring error, metamerism, each dye more. */
-const COUNTS = { pouring: 0.25, metamerism: 0.08, dye: 0.12 };
+/**
+ * What counts beside the difference, in ΔE00: how far it may well come out from that, pouring error, metamerism, each dye
+ * more, twice the cost. A way whose dyes are well known is better than one that is nearer on paper.
+ */
+const COUNTS = { spread: 1, pouring: 0.25, metamerism: 0.08, dye: 0.12, twiceTheCost: 0.1 };
 /** Square of ΔE00 that a search is content with; the best are looked for closely afterwards. */
 const ROUGHLY = 1e-3;
 /** Combinations that are kept to be looked at closely. */
 const KEPT = 48;
 /** Combinations that are tried before it says how far it is. */
-const AT_A_TIME = 4000;
+const AT_A_TIME = 10_000;
 /** And before it says so for the first time. */
 const FIRST = 200;
 
@@ -114,7 +126,7 @@ interface Rough {
   which: number[];
   doses: number[];
   deltaE00: number;
-  closely?: { known: Expected; unsure: Omit<Candidate, 'spreadDE00'>; rank: number };
+  closely?: Candidate;
 }
 
 /**
@@ -127,29 +139,40 @@ export function* matching(calibration: Calibration, wish: MatchWish): Generator<
   const ground = groundOf(calibration, wish.baseId);
   const limits: Limits = { least: LEAST_DOSE, most: wish.maxDosPercent };
   const solver = new DyesFor(ground, target, limits);
+  const shown = modelsOn(calibration, wish.baseId);
   const first = new FirstDoses(
-    calibration.models,
+    shown,
     smooth ? absorptionOf(smooth) : ground.absorption,
     ground.absorption,
     Math.exp(ground.affinity),
   );
-  const combinations = countOf(calibration.dyeIds, wish);
+  const { part, of } = wish.share ?? { part: 0, of: 1 };
+  const combinations = Math.ceil(Math.max(0, countOf(calibration.dyeIds, wish) - part) / of);
+  const deepest = calibration.dyeIds.map((id) => wish.deepest?.[id] ?? Number.POSITIVE_INFINITY);
+  const most = wish.mostCostPerKg ?? Number.POSITIVE_INFINITY;
+  const affordable = (which: readonly number[], doses: readonly number[]): boolean =>
+    most === Number.POSITIVE_INFINITY || (costOf(dyesOf(calibration, which, doses), wish) ?? 0) <= most;
   let kept: Rough[] = [];
   // What is farther away than the last of the best is not kept any more.
   let worst = Number.POSITIVE_INFINITY;
-  let done = 0;
+  let [done, passed] = [0, -1];
   for (const which of choices(calibration.dyeIds, wish)) {
-    const models = which.map((dye) => calibration.models[dye] as DyeModel);
+    passed += 1;
+    if (passed % of !== part) continue;
+    const models = which.map((dye) => shown[dye] as DyeModel);
     const few = which.length === Math.max(1, wish.mustUse.length);
-    const found = solver.nearest(models, first.of(which), [], {
-      near: ROUGHLY,
-      useless: worst * worst,
-      allNeeded: !few,
-    });
+    const found = solver.nearest(
+      models,
+      first.of(which),
+      [],
+      { near: ROUGHLY, useless: worst * worst, allNeeded: !few },
+      which.map((dye) => deepest[dye] as number),
+    );
     done += 1;
     // Where one of them is hardly there, fewer dyes have been tried already.
     const deltaE00 = ciede2000(target, found.lab);
-    if ((few || !found.atLeast) && deltaE00 <= worst) kept.push({ which, doses: found.doses, deltaE00 });
+    if ((few || !found.atLeast) && deltaE00 <= worst && affordable(which, found.doses))
+      kept.push({ which, doses: found.doses, deltaE00 });
     if (kept.length > 3 * KEPT) {
       kept = best(kept);
       worst = Math.max(EQUAL, kept.at(-1)?.deltaE00 ?? worst);
@@ -189,17 +212,11 @@ function ranked(
 ): Candidate[] {
   const pouring = wish.pouring ?? DOSE_NOISE;
   const beside: Beside = { target, smooth, metric: metricAt(target), pouring };
-  return rough
-    .map((one) => {
-      one.closely ??= closely(calibration, wish.baseId, one, beside);
-      return one.closely;
-    })
-    .toSorted((a, b) => a.rank - b.rank || smallest(b.unsure) - smallest(a.unsure))
-    .slice(0, wish.top)
-    .map(({ known, unsure }): Candidate => {
-      const { spreadDE00 } = surely(calibration, known, unsure.dyes, pouring);
-      return { ...unsure, spreadDE00 };
-    });
+  const all = rough.map((one) => {
+    one.closely ??= closely(calibration, wish, one, beside);
+    return one.closely;
+  });
+  return inRank(all).slice(0, wish.top);
 }
 
 interface Beside {
@@ -212,37 +229,77 @@ interface Beside {
 /** A choice of dyes with all that it is ranked by. */
 function closely(
   calibration: Calibration,
-  baseId: string,
+  wish: MatchWish,
   { which, doses }: Rough,
   { target, smooth, metric, pouring }: Beside,
-): NonNullable<Rough['closely']> {
-  const dyes = which.map((dye, i) => ({ id: calibration.dyeIds[dye] ?? '', dosPercent: doses[i] ?? 0 }));
-  const known = expected(calibration, baseId, dyes);
+): Candidate {
+  const dyes = dyesOf(calibration, which, doses);
+  const known = expected(calibration, wish.baseId, dyes);
   const squared = known.perDose.reduce((sum, along) => {
     const [l, a, b] = [along[0] as number, along[1] as number, along[2] as number];
     return sum + squaredIn(metric, pouring * l, pouring * a, pouring * b);
   }, 0);
   const under = (light: 'A' | 'F11'): number => (smooth ? metamerism(smooth, known.reflectance, light) : 0);
-  const unsure = {
+  return {
     dyes,
     lab: known.lab,
     deltaE00: ciede2000(target, known.lab),
     pouringDeltaE00: Math.sqrt(Math.max(0, squared)),
     metamerism: { A: under('A'), F11: under('F11') },
+    spreadDE00: surely(calibration, known, dyes, pouring).spreadDE00,
+    costPerKg: costOf(dyes, wish),
   };
-  return { known, unsure, rank: rankOf(unsure) };
 }
 
-const rankOf = ({
-  deltaE00,
-  pouringDeltaE00,
-  metamerism: { A, F11 },
-  dyes,
-}: Omit<Candidate, 'spreadDE00'>): number =>
-  Math.max(EQUAL, deltaE00) +
-  COUNTS.pouring * pouringDeltaE00 +
-  (COUNTS.metamerism * (A + F11)) / 2 +
-  COUNTS.dye * dyes.length;
+const dyesOf = (
+  { dyeIds }: Pick<Calibration, 'dyeIds'>,
+  which: readonly number[],
+  doses: readonly number[],
+): DyeAt[] => which.map((dye, i) => ({ id: dyeIds[dye] ?? '', dosPercent: doses[i] ?? 0 }));
+
+/** Grams of dye on a kilogram of goods at 1 %. */
+const GRAMS_PER_PERCENT = 10;
+
+/** What dye for a kilogram of goods costs; null where the price of one is not known. */
+function costOf(dyes: readonly DyeAt[], { prices = {} }: Pick<MatchWish, 'prices'>): number | null {
+  let sum = 0;
+  for (const { id, dosPercent } of dyes) {
+    const price = prices[id];
+    if (price === undefined) return null;
+    sum += GRAMS_PER_PERCENT * dosPercent * price;
+  }
+  return sum;
+}
+
+/** Ways to a color, the best first. */
+function inRank(ways: readonly Candidate[]): Candidate[] {
+  const cheapest = Math.min(...ways.map(({ costPerKg }) => costPerKg || Number.POSITIVE_INFINITY));
+  const rank = ({
+    deltaE00,
+    spreadDE00,
+    pouringDeltaE00,
+    metamerism: { A, F11 },
+    dyes,
+    costPerKg,
+  }: Candidate): number =>
+    Math.max(EQUAL, deltaE00) +
+    COUNTS.spread * spreadDE00 +
+    COUNTS.pouring * pouringDeltaE00 +
+    (COUNTS.metamerism * (A + F11)) / 2 +
+    COUNTS.dye * dyes.length +
+    (costPerKg ? COUNTS.twiceTheCost * Math.log2(costPerKg / cheapest) : 0);
+  return ways
+    .map((way) => ({ way, rank: rank(way), smallest: smallest(way) }))
+    .toSorted((one, other) => one.rank - other.rank || other.smallest - one.smallest)
+    .map(({ way }) => way);
+}
+
+/** What several shares of a search have found, as one. @param top how many are wanted */
+export const joinShares = (shares: readonly MatchProgress[], top: number): MatchProgress => ({
+  candidates: inRank(shares.flatMap(({ candidates }) => candidates)).slice(0, top),
+  done: shares.reduce((sum, { done }) => sum + done, 0),
+  combinations: shares.reduce((sum, { combinations }) => sum + combinations, 0),
+});
 
 const smallest = ({ dyes }: Pick<Candidate, 'dyes'>): number =>
   Math.min(...dyes.map(({ dosPercent }) => dosPercent));

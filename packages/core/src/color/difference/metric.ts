@@ -1,4 +1,4 @@
-import { ciede2000 } from '../difference/ciede2000';
+import { ciede2000 } from './ciede2000';
 import type { Lab } from '../lab';
 
 /** How CIEDE2000 grows around a color: its square as a quadratic form, row by row. */
