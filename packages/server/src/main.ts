@@ -7,10 +7,12 @@ import { DataFolderError } from './storage/dataFolder';
 import { COPY_APART, copyForAnother } from './backup/copyApart';
 import { IN_APART, inForAnother, OUT_APART, outForAnother } from './document/exchangeApart';
 import { FORMS } from './document/exchange';
+import { FIND_COLORS, findInThread } from './samples/colorsInThread';
 import { setPassphrase } from './access/passphrase';
 import { colorFile } from './command/color';
 import { loadDemo } from './command/demo';
 import { exportTo, importFrom, planFile, writeSchema } from './command/documents';
+import { SEARCH_SHARE, searchShare } from './command/searchShared';
 import { backup, check, copies, restore } from './command/safety';
 import { dataFolder, SettingError } from './command/places';
 import { serve } from './command/serve';
@@ -42,7 +44,7 @@ program
   .description('serve the demo studio from a fresh data folder')
   .option(...LAN)
   .action(async (options: { lan?: boolean }) => {
-    await loadDemo(demoFolder(), path.join(root, 'demo/studio.json'));
+    await loadDemo(demoFolder(), path.join(root, 'demo'));
     await serve(demoFolder(), self, site, { lan: options.lan === true });
   });
 program
@@ -64,7 +66,8 @@ program
   .command('color')
   .description('predict, match and correct colors of measured dyes, as JSON')
   .argument('<file>', 'a request as in docs/formats.md; - for standard input')
-  .action((file: string) => colorFile(file));
+  .action((file: string) => colorFile(file, self));
+program.command(SEARCH_SHARE, { hidden: true }).action(searchShare);
 program
   .command('export')
   .description('write the whole studio as one document, or as an archive')
@@ -89,6 +92,7 @@ program
   .addArgument(FORM)
   .argument('<file>')
   .action(inForAnother);
+program.command(FIND_COLORS, { hidden: true }).action(findInThread);
 program
   .command('copies')
   .description('list the copies there are, newest first')

@@ -14,6 +14,7 @@ afterAll(() => studio.remove());
 
 const READS = [
   ...[API.shelf, API.colorways, API.batches, API.running, API.find, API.document, API.copies],
+  ...[API.colors, API.expected],
   ...[API.check, API.health, API.events, API.live, ACCESS.self, ACCESS.devices],
   ...['/api/batches/b1', '/api/colorways/x', '/', '/pots', '/api/nothing'],
 ];

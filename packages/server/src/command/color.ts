@@ -1,10 +1,11 @@
 import { readFile } from 'node:fs/promises';
 import { text } from 'node:stream/consumers';
 import { answerColor, colorRequestSchema, FieldError } from '@ythrion/core';
+import { searchShared } from './searchShared';
 import { SettingError } from './places';
 
-/** Answers a request about colors from a file, or from standard input for `-`, as JSON on standard output. */
-export async function colorFile(file: string): Promise<void> {
+/** Answers a request about colors from a file, or from standard input for `-`, as JSON on standard output. @param program file of this program */
+export async function colorFile(file: string, program: string): Promise<void> {
   const asked = await readText(file);
   const { success, data, error } = colorRequestSchema.safeParse(parsed(asked, file));
   if (!success) {
@@ -14,7 +15,7 @@ export async function colorFile(file: string): Promise<void> {
       `${first?.path.join('.') ?? ''}: ${first?.message ?? ''}`,
     );
   }
-  process.stdout.write(`${JSON.stringify(answerColor(data), null, 1)}\n`);
+  process.stdout.write(`${JSON.stringify(await answerColor(data, searchShared(program)), null, 1)}\n`);
 }
 
 const readText = (file: string): Promise<string> =>

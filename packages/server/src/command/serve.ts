@@ -13,6 +13,7 @@ import { copyDaily } from '../backup/dailyCopy';
 import { exchangeApart } from '../document/exchangeApart';
 import { createApp } from '../http/app';
 import { studioRoutes } from '../http/studioRoutes';
+import { colorsInThread } from '../samples/colorsInThread';
 import { writableFolder } from '../storage/dataFolder';
 import { lockFolder } from '../storage/folderLock';
 import { openStudio } from '../storage/openStudio';
@@ -50,7 +51,12 @@ export async function serve(
   try {
     const storage = await openStudio(folder, { locked: true });
     ends.push(() => storage.close());
-    const studio = studioRoutes(storage, copyApart(program), exchangeApart(program, storage));
+    const studio = studioRoutes(
+      storage,
+      copyApart(program),
+      exchangeApart(program, storage),
+      colorsInThread(program),
+    );
     const access: Access = {
       dataFolder: folder,
       devices: await Devices.open(folder),

@@ -11,6 +11,8 @@ import { createInstruments } from '../instruments/instruments';
 import { instrumentRoutes } from '../instruments/routes';
 import { createHub } from '../live/hub';
 import { liveRoutes } from '../live/routes';
+import { colorsHere, type FindColors } from '../samples/colors';
+import { sampleRoutes } from '../samples/routes';
 import { shelfRoutes } from '../shelf/routes';
 import type { CopyFile } from '../storage/copies';
 import type { Storage } from '../storage/storage';
@@ -20,11 +22,13 @@ import type { Storage } from '../storage/storage';
  * any of them changed.
  * @param copy how copies that are asked for are written; by this process itself when left out
  * @param exchange how all of it goes out and in as one file; likewise
+ * @param colors how the colors of its samples are found; likewise
  */
 export function studioRoutes(
   storage: Storage,
   copy?: CopyFile,
   exchange: Exchange = exchangeHere(storage),
+  colors: FindColors = colorsHere,
 ): Router {
   const router = Router();
   const instruments = createInstruments(storage);
@@ -42,6 +46,7 @@ export function studioRoutes(
     cupRoutes(storage),
     documentRoutes(storage, exchange, (said) => hub.tell('comingIn', said)),
     findRoutes(storage),
+    sampleRoutes(storage, colors),
   );
   return router;
 }

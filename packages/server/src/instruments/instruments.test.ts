@@ -130,5 +130,5 @@ describe('over HTTP', () => {
     expect(await read()).toBeLessThan(before - 1);
     expect(await events('ph:ghost', 1)).toEqual([null]);
     expect(await events('thermometer', 1)).toEqual([null]);
-  }, 30_000);
+  });
 });

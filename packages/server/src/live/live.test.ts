@@ -68,7 +68,7 @@ test('a stream that is cut 50 times and taken up where it was hears everything o
   }
   heard.push(...(await device(cursor).until('arrival', entered - heard.length)));
   expect(ids(heard)).toEqual(Array.from({ length: 150 }, (_, i) => `n${i + 1}`));
-}, 60_000);
+});
 
 test('what was missed is asked for by its number, page by page', async () => {
   await studio.storage.write(async (transaction) => {

@@ -6,6 +6,7 @@ import {
   FieldError,
   patternSchema,
   potSchema,
+  sampleSchema,
   SHELF_RESOURCES,
   soughtSchema,
   stockSchema,
@@ -24,6 +25,7 @@ const SCHEMAS: { [R in ShelfResource]: { parse(body: unknown): ShelfItems[R] } }
   tools: toolSchema,
   patterns: patternSchema,
   soughts: soughtSchema,
+  samples: sampleSchema,
 };
 
 /** The shelf: read all of it at once; put one thing at a time under an id the client made. */

@@ -4,6 +4,7 @@ import type {
   Dye,
   Pattern,
   Pot,
+  Sample,
   Shelf,
   ShelfResource,
   ShelfResponse,
@@ -12,7 +13,7 @@ import type {
   Studio,
   Tool,
 } from '@ythrion/core';
-import { DEFAULT_STUDIO, patternSchema, USUAL_HABITS, premixChecker } from '@ythrion/core';
+import { checkSample, DEFAULT_STUDIO, patternSchema, USUAL_HABITS, premixChecker } from '@ythrion/core';
 import { Conflict } from '../refusals/refusals';
 import type { Row } from '../storage/models';
 import type { Storage } from '../storage/storage';
@@ -26,6 +27,7 @@ export interface ShelfItems {
   tools: Tool;
   patterns: Pattern;
   soughts: Sought;
+  samples: Sample;
 }
 
 /** Everything on the shelf, retired things included, and what is left in each jar; below zero where more was poured than it was made with. */
@@ -97,14 +99,16 @@ export async function putStudio(storage: Storage, studio: Studio, transaction: T
 const table = <R extends ShelfResource>(storage: Storage, resource: R): ModelStatic<Row<ShelfItems[R]>> =>
   storage.models[resource] as ModelStatic<Row<ShelfItems[R]>>;
 
-/** All items of one resource, by name. */
+/** What a resource is listed by, where that is not the name. */
+const ORDER: Partial<Record<ShelfResource, string>> = { stocks: 'id', samples: 'id', tools: 'capacity' };
+
+/** All items of one resource, in their order. */
 export async function list<R extends ShelfResource>(
   storage: Storage,
   resource: R,
   transaction?: Transaction,
 ): Promise<ShelfItems[R][]> {
-  const order = resource === 'stocks' ? 'id' : resource === 'tools' ? 'capacity' : 'name';
-  const rows = await table(storage, resource).findAll({ order: [order], transaction });
+  const rows = await table(storage, resource).findAll({ order: [ORDER[resource] ?? 'name'], transaction });
   return rows.map((row) => asOfToday(resource, row.get({ plain: true })));
 }
 
@@ -128,6 +132,7 @@ export async function materials(storage: Storage, transaction?: Transaction): Pr
 /**
  * Adds an item, or revises it. Every revision is kept; nothing is ever removed, only retired.
  * @throws Conflict when a jar names a dye that is not there, or would change to another dye
+ * @throws FieldError when a premix holds itself, or a sample names what is not on the shelf
  */
 export async function putItem<R extends ShelfResource>(
   storage: Storage,
@@ -136,6 +141,7 @@ export async function putItem<R extends ShelfResource>(
   transaction: Transaction,
 ): Promise<void> {
   if (resource === 'stocks') await checkJar(storage, item as Stock, transaction);
+  if (resource === 'samples') checkSample(item as Sample, await materials(storage, transaction));
   if (resource === 'dyes') await checkPremix(storage, item as Dye, transaction);
   await table(storage, resource).upsert(item as unknown as CreationAttributes<Row<ShelfItems[R]>>, {
     transaction,

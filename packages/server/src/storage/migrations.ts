@@ -236,4 +236,13 @@ export const MIGRATIONS: Migration[] = [
       `CREATE INDEX batches_order ON batches (order_id) WHERE order_id IS NOT NULL`,
     ],
   },
+  {
+    name: '016-measured-colors',
+    steps: [
+      `CREATE TABLE samples (id TEXT PRIMARY KEY, base_id TEXT NOT NULL, dyes JSON NOT NULL, color JSON NOT NULL, invented INTEGER NOT NULL,
+        note TEXT NOT NULL, retired INTEGER NOT NULL)`,
+      // Dyes are drawn by what was measured of them, so a look names them.
+      looksOfBatches,
+    ],
+  },
 ];

@@ -14,6 +14,7 @@ import type {
   Dye,
   DyeTotal,
   Pattern,
+  Sample,
   Sought,
   Pot,
   Recipe,
@@ -116,6 +117,7 @@ export interface Models {
   tools: ModelStatic<Row<Tool>>;
   patterns: ModelStatic<Row<Pattern>>;
   soughts: ModelStatic<Row<Sought>>;
+  samples: ModelStatic<Row<Sample>>;
   revisions: ModelStatic<RevisionRow>;
   colorways: ModelStatic<Row<ColorwayRow>>;
   batches: ModelStatic<Row<BatchRow>>;
@@ -257,6 +259,19 @@ export function defineModels(sequelize: Sequelize): Models {
         retired: yesNo(),
       },
       table('soughts'),
+    ),
+    samples: sequelize.define(
+      'sample',
+      {
+        id: id(),
+        baseId: text(),
+        dyes: json(),
+        color: json(),
+        invented: yesNo(),
+        note: text(),
+        retired: yesNo(),
+      },
+      table('samples'),
     ),
     revisions: sequelize.define<RevisionRow>(
       'revision',
