@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { OpenLine } from '@ythrion/core';
 import type { Recorder } from './useRecord';
+import { AskedFor } from '../parts/AskedFor';
 
 const VerdictForm = lazy(async () => ({ default: (await import('./VerdictForm')).VerdictForm }));
 
@@ -25,8 +26,8 @@ export function CloseBatch(props: CloseBatchProps) {
       </Box>
     );
   return (
-    <Suspense>
+    <AskedFor>
       <VerdictForm {...props} />
-    </Suspense>
+    </AskedFor>
   );
 }

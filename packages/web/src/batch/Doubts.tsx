@@ -1,6 +1,7 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { doubtsOf, type Batch, type Reading } from '@ythrion/core';
 import type { Recorder } from './useRecord';
+import { AskedFor } from '../parts/AskedFor';
 
 const DoubtList = lazy(async () => ({ default: (await import('./DoubtList')).DoubtList }));
 
@@ -13,8 +14,8 @@ export interface DoubtsProps {
 /** Entries of which only the dyer knows whether they are to count; nothing where there are none. */
 export function Doubts(props: DoubtsProps) {
   return doubtsOf(props.batch).length === 0 ? null : (
-    <Suspense>
+    <AskedFor>
       <DoubtList {...props} />
-    </Suspense>
+    </AskedFor>
   );
 }

@@ -2,15 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
-import {
-  colorwaySchema,
-  titleOf,
-  writtenAgain,
-  type Batch,
-  type Reading,
-  type VersionOf,
-  problemsOf,
-} from '@ythrion/core';
+import { titleOf, type Batch, type Reading, type VersionOf } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useColorway, useSaveColorway } from '../studio/queries';
 import { newId } from '../parts/newId';
@@ -40,20 +32,12 @@ export function KeepVersion({
   // Without its versions at hand nobody knows which is the next: it is never taken for a colorway of its own.
   const unknown = batch.colorwayId !== null && !versions.data;
   const keep = async (): Promise<void> => {
-    const next = colorwaySchema.safeParse({
-      id: newest?.id ?? newId(),
-      code: newest?.code ?? '',
-      name: newest?.name ?? name,
-      note: `As batch ${batch.code} was really dyed.`,
-      version: (newest?.version ?? 0) + 1,
-      recipe: version.recipe,
-      // What was said by the spoon stays so in the version that comes of it.
-      asWritten: writtenAgain(batch, version.recipe),
-    });
-    if (!next.success)
-      return void say(problemsOf(next.error.issues)[0]?.message ?? 'This cannot be kept as a recipe.');
     try {
-      const kept = await save.mutateAsync(next.data);
+      // Schemas are loaded when something is kept: whoever only reads has no need of them.
+      const { keptVersion } = await import('./keptVersion');
+      const { colorway, problem } = keptVersion(batch, version, newest, { id: newId(), name });
+      if (problem !== null) return void say(problem);
+      const kept = await save.mutateAsync(colorway);
       await onKept?.(kept.id);
       say(`Kept as version ${kept.version}.`);
       void navigate(`/colorways/${kept.id}`);

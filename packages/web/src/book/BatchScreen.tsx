@@ -37,6 +37,7 @@ import { Doubts } from '../batch/Doubts';
 import { useRecord } from '../batch/useRecord';
 import { AskedLines } from './AskedLines';
 import { CameFrom, WentInto } from './CameFrom';
+import { ColorsRestOn } from '../studio/ColorsRestOn';
 import { KeepVersion } from '../batch/KeepVersion';
 import { LoadOf } from './LoadOf';
 import { TrueParts } from './TrueParts';
@@ -63,12 +64,11 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Box sx={{ bgcolor: 'booth', p: 1 }}>
           <Hank
             shown="twisted"
-            hex={summary.hex}
+            look={summary.look}
             seed={batch.id}
             label={`Hank of ${batch.name}`}
             width={72}
             height={120}
-            unevenness={0.25}
           />
         </Box>
         <Box sx={{ flex: '1 1 260px' }}>
@@ -104,6 +104,7 @@ function Record({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
               </>
             )}
           </Typography>
+          <ColorsRestOn looks={[summary.look]} shelf={shelf} />
         </Box>
         {!state.closed && (
           <Button component={Link} to={`/pots/${batch.id}`} variant="contained">

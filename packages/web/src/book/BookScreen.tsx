@@ -7,7 +7,8 @@ import useMediaQuery from '@mui/material/useMediaQuery';
 import { useTheme } from '@mui/material/styles';
 import { Link } from 'react-router';
 import { dayOf, type BatchSummary } from '@ythrion/core';
-import { useBook } from '../studio/queries';
+import { ColorsRestOn } from '../studio/ColorsRestOn';
+import { useBook, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { TextLine } from '../parts/TextLine';
 import { Waiting } from '../parts/Waiting';
@@ -21,6 +22,7 @@ const ON_RAIL = 40;
 export function BookScreen() {
   const asked = useBookQuery();
   const { filter, order, way } = asked;
+  const shelf = useShelf();
   const book = useBook({ ...filter, order, way, limit: ON_RAIL });
   const desk = useMediaQuery(useTheme().breakpoints.up('md'));
   const by = Object.entries(filter).filter(([name, value]) => name !== 'q' && value !== undefined).length;
@@ -65,7 +67,12 @@ export function BookScreen() {
             : 'No batch is all of this. Take one of it away, or show all.'}
         </Typography>
       ) : (
-        <Rail rows={rows} />
+        <>
+          <Box sx={{ px: 2, pb: 0.5 }}>
+            {shelf.data && <ColorsRestOn looks={rows.map(({ look }) => look)} shelf={shelf.data} />}
+          </Box>
+          <Rail rows={rows} />
+        </>
       )}
       {desk && total > 0 && (
         <Suspense fallback={<Waiting />}>

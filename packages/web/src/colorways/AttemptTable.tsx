@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
@@ -24,6 +24,7 @@ import { DryLook } from './DryLook';
 import { KeepVersion } from '../batch/KeepVersion';
 import { FigureText } from '../parts/FigureText';
 import { Hank } from '../parts/Hank';
+import { ColorsRestOn } from '../studio/ColorsRestOn';
 import { usePutOnShelf } from '../studio/queries';
 
 /** A version of the colorway that the color was found as. */
@@ -49,6 +50,13 @@ export interface AttemptTableProps {
  */
 export function AttemptTable({ attempts, versions, rows, sought, shelf, onHide }: AttemptTableProps) {
   const put = usePutOnShelf('soughts');
+  const looks = useMemo(
+    () => [
+      ...attempts.map(({ batch }) => summarizeBatch(batch, shelf.dyes).look),
+      ...versions.map(({ plan }) => plan.goods[0]?.looks.at(-1)),
+    ],
+    [attempts, versions, shelf.dyes],
+  );
   const keys = [...attempts.map(({ batch }) => batch.id), ...versions.map(({ version }) => `v${version}`)];
   const line = (
     name: string,
@@ -72,20 +80,15 @@ export function AttemptTable({ attempts, versions, rows, sought, shelf, onHide }
         <TableHead>
           <TableRow>
             <TableCell component="td" sx={STICKS} />
-            {attempts.map(({ batch, number }) => (
-              <Top
-                key={batch.id}
-                look={summarizeBatch(batch, shelf.dyes).look}
-                seed={batch.id}
-                title={`Attempt ${number}`}
-              >
+            {attempts.map(({ batch, number }, i) => (
+              <Top key={batch.id} look={looks[i]} seed={batch.id} title={`Attempt ${number}`}>
                 <Link to={`/book/${batch.id}`}>{batch.code}</Link> · {dayOf(batch.startedAt)}
               </Top>
             ))}
-            {versions.map(({ id, version, plan }) => (
+            {versions.map(({ id, version }, i) => (
               <Top
                 key={`v${version}`}
-                look={plan.goods[0]?.looks.at(-1)}
+                look={looks[attempts.length + i]}
                 seed={`${id}-${version}`}
                 title={`Version ${version}`}
               >
@@ -183,6 +186,7 @@ export function AttemptTable({ attempts, versions, rows, sought, shelf, onHide }
           )}
         </TableBody>
       </Table>
+      <ColorsRestOn looks={looks.filter((look) => look !== undefined)} shelf={shelf} />
     </Box>
   );
 }

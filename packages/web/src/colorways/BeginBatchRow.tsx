@@ -1,14 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import {
   firstFree,
   notOwn,
   formulateColorway,
   potNeedsMl,
-  spoken,
   vesselChoices,
   vesselOptions,
   type Plan,
@@ -21,6 +18,7 @@ import { FigureText } from '../parts/FigureText';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
 import { useInUse } from '../batch/useInUse';
+import { Asked, useAnswers } from './Asked';
 import { beginning } from './beginning';
 import type { Draft } from './useDraft';
 import { say } from '../parts/say';
@@ -32,16 +30,6 @@ export interface BeginBatchRowProps {
   isNew: boolean;
 }
 
-/** What is to be answered before a batch begins with it, as it is said; each once. */
-function useAnswers(plan: Plan): { asked: string[]; answer: (text: string) => void } {
-  const [answered, setAnswered] = useState<ReadonlySet<string>>(new Set());
-  const texts = plan.notices.filter(({ asks }) => asks).map((notice) => spoken(notice).text);
-  return {
-    asked: [...new Set(texts)].filter((text) => !answered.has(text)),
-    answer: (text) => setAnswered((before) => new Set([...before, text])),
-  };
-}
-
 /** From the desk to the pots: choose a pot and begin. Only a saved version is dyed, so that the record can name it. */
 export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps) {
   const { colorway } = draft;
@@ -50,7 +38,8 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
   const chosen = choices.find(({ pot }) => pot.id === colorway.recipe.potId);
   const beside = chosen?.holds ?? null;
   const stops = plan.notices.some((notice) => notice.blocks);
-  const { asked, answer } = useAnswers(plan);
+  const answers = useAnswers([plan]);
+  const { asked } = answers;
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const start = async (): Promise<void> => {
@@ -80,14 +69,7 @@ export function BeginBatchRow({ draft, shelf, plan, isNew }: BeginBatchRowProps)
         , <FigureText figure={plan.totals.elapsed} name="From wetting to drying rail" /> from wetting to the
         rail
       </Sentence>
-      {asked.map((text) => (
-        <Typography key={text} variant="body2" component="div">
-          {text}{' '}
-          <Button size="small" onClick={() => answer(text)} aria-label={`Do it all the same: ${text}`}>
-            Do it all the same
-          </Button>
-        </Typography>
-      ))}
+      <Asked {...answers} />
       <Button
         variant={draft.changed ? 'outlined' : 'contained'}
         disabled={draft.changed || stops || asked.length > 0 || begin.isPending}

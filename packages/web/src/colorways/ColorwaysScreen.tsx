@@ -10,11 +10,14 @@ import {
   planOrWhy,
   type ColorwayOnList,
   type Plan,
+  type PlanOrWhy,
   type ShelfResponse,
+  type YarnLook,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { newId } from '../parts/newId';
 import { say } from '../parts/say';
+import { ColorsRestOn } from '../studio/ColorsRestOn';
 import { useColorways, usePutOnShelf, useShelf } from '../studio/queries';
 import { Hank } from '../parts/Hank';
 import { Waiting } from '../parts/Waiting';
@@ -57,6 +60,33 @@ export function ColorwaysScreen() {
           No colorway yet. Begin one here, or try amounts in <Link to="/pour">Pour</Link> and keep them.
         </Typography>
       )}
+      <Lines colorways={colorways.data} showRetired={showRetired} shelf={data} />
+    </Box>
+  );
+}
+
+interface LinesProps {
+  colorways: readonly ColorwayOnList[];
+  showRetired: boolean;
+  shelf: ShelfResponse;
+}
+
+function Lines({ colorways, showRetired, shelf }: LinesProps) {
+  const planned = useMemo(
+    () =>
+      colorways
+        .filter(({ retired }) => showRetired || !retired)
+        .map((colorway) => ({ colorway, ...planOrWhy(colorway, shelf) })),
+    [colorways, showRetired, shelf],
+  );
+  const looks = planned.flatMap(({ plan }) => lookOf(plan) ?? []);
+  return (
+    <>
+      {looks.length > 0 && (
+        <Box sx={{ px: 2, pb: 1 }}>
+          <ColorsRestOn looks={looks} shelf={shelf} />
+        </Box>
+      )}
       <Box
         component="ul"
         sx={{
@@ -69,13 +99,16 @@ export function ColorwaysScreen() {
           px: { xs: 0, sm: 2 },
         }}
       >
-        {shown.map((colorway) => (
-          <Line key={colorway.id} colorway={colorway} shelf={data} />
+        {planned.map((one) => (
+          <Line key={one.colorway.id} {...one} />
         ))}
       </Box>
-    </Box>
+    </>
   );
 }
+
+/** The finished hank of a plan. */
+const lookOf = (plan: Plan | null): YarnLook | undefined => plan?.goods[0]?.looks.at(-1);
 
 /** A color that is not found yet: its attempts stand side by side until one of them is it. */
 function LookFor() {
@@ -122,9 +155,8 @@ const whatIsIn = ({ totals, passes }: Plan): string =>
     ...new Set(passes.flatMap((pass) => pass.pours.map((pour) => pour.dyeName))),
   ].join(', ')}`;
 
-function Line({ colorway, shelf }: { colorway: ColorwayOnList; shelf: ShelfResponse }) {
-  const { plan, problem } = useMemo(() => planOrWhy(colorway, shelf), [colorway, shelf]);
-  const look = plan?.goods[0]?.looks.at(-1);
+function Line({ colorway, plan, problem }: { colorway: ColorwayOnList } & PlanOrWhy) {
+  const look = lookOf(plan);
   return (
     <Box component="li" sx={{ borderTop: 1, borderColor: 'divider' }}>
       <ButtonBase

@@ -82,6 +82,7 @@ export function DyeSentence({ draft, pass, line, plan, formulation, shelf, justA
       <Box component="span" sx={{ display: 'inline-block', verticalAlign: '-7px', mr: 0.75 }}>
         {dye && (
           <LadderStrip
+            dyeId={dye.id}
             swatchHex={dye.swatchHex}
             swatchDosPercent={dye.swatchDosPercent}
             width={34}

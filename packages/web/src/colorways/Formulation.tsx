@@ -28,11 +28,13 @@ import { BeginBatchRow } from './BeginBatchRow';
 import { FormulationHead, type Panel } from './FormulationHead';
 import { goodsRows } from './goodsRows';
 import { PassList } from './PassList';
+import { ColorsRestOn } from '../studio/ColorsRestOn';
 import { useInUse } from '../batch/useInUse';
 import { useDraft, type Draft } from './useDraft';
 import { usePassActions } from './usePassActions';
 import { usePlan } from './usePlan';
 
+const ExpectedColor = lazy(async () => ({ default: (await import('./ExpectedColor')).ExpectedColor }));
 const HeatChart = lazy(async () => ({ default: (await import('./HeatChart')).HeatChart }));
 const CompareVersions = lazy(async () => ({ default: (await import('./CompareVersions')).CompareVersions }));
 const ResizeControl = lazy(async () => ({ default: (await import('./ResizeControl')).ResizeControl }));
@@ -81,6 +83,7 @@ export function Formulation({ saved, kept, isNew, shelf, versions }: Formulation
       </Box>
     );
   const [first] = plan.goods;
+  const finished = first?.looks.at(-1);
   const said = (about: Notice['about']): Notice[] =>
     plan.notices.filter((notice) => notice.about === about && notice.passId === null);
   const close = (): void => setPanel(null);
@@ -196,7 +199,7 @@ export function Formulation({ saved, kept, isNew, shelf, versions }: Formulation
           yarn={
             <Hank
               shown="twisted"
-              {...(first?.looks.at(-1) && { look: first.looks.at(-1) })}
+              {...(finished && { look: finished })}
               seed={seed}
               label={`The finished hank of ${colorway.name}, an estimate`}
               width={84}
@@ -207,7 +210,17 @@ export function Formulation({ saved, kept, isNew, shelf, versions }: Formulation
             {
               key: 'begin',
               left: <BeginBatchRow draft={draft} shelf={shelf} plan={plan} isNew={isNew} />,
-              right: <CautionList names={plan.cautions} />,
+              right: (
+                <>
+                  {finished && (
+                    <Suspense>
+                      <ExpectedColor look={finished} />
+                    </Suspense>
+                  )}
+                  <ColorsRestOn looks={plan.goods.flatMap(({ looks }) => looks.at(-1) ?? [])} shelf={shelf} />
+                  <CautionList names={plan.cautions} />
+                </>
+              ),
             },
             ...(plan.goods.length > 1
               ? [{ key: 'others', left: <OtherGoods plan={plan} seed={seed} />, right: null }]

@@ -28,6 +28,7 @@ import { SaidChoice } from '../sentence/SaidChoice';
 import { SaidText } from '../sentence/SaidText';
 import { Sentence } from '../sentence/Sentence';
 import { useBeginBatch, useColorways, useOrders, useShelf } from '../studio/queries';
+import { Asked, useAnswers } from './Asked';
 import { beginning } from './beginning';
 
 /** An order that no vessel holds at once: as loads, with what each takes, begun together and the rest later. */
@@ -88,6 +89,7 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
     [colorway, due, chosen, shelf],
   );
   const begin = useBegin({ order, colorway, pieces, name: name ?? `${colorway.name}, ${pieces}` });
+  const answers = useAnswers(split?.loads.map(({ plan }) => plan) ?? []);
   const each = formatAmount(colorway.recipe.goods[0]?.gramsEach ?? 0, 'g');
   return (
     <Box sx={{ maxWidth: 1080, p: 2, display: 'grid', gap: 2 }}>
@@ -130,15 +132,18 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
         <>
           <Loads loads={split.loads} />
           <Typography>{leftWords(split)}</Typography>
+          <Asked {...answers} />
           <Button
             variant="contained"
             size="large"
-            disabled={begin.pending}
+            disabled={begin.pending || answers.asked.length > 0}
             onClick={() => void begin.start(split.loads)}
           >
-            {split.loads.length === 1
-              ? `Begin this load of ${split.loads[0]?.count ?? 0}`
-              : `Begin these ${split.loads.length} loads`}
+            {answers.asked.length > 0
+              ? 'Answer what is asked above first'
+              : split.loads.length === 1
+                ? `Begin this load of ${split.loads[0]?.count ?? 0}`
+                : `Begin these ${split.loads.length} loads`}
           </Button>
         </>
       )}

@@ -11,9 +11,12 @@ import {
   needsOf,
   needWords,
   planTogether,
+  spoken,
+  threeFigures,
   vesselChoices,
   vesselClashes,
   vesselOptions,
+  type AskedBatch,
   type ColorwayOnList,
   type ShelfResponse,
   type ToBegin,
@@ -22,6 +25,7 @@ import { studioNowMs } from '../api/studioClock';
 import { saidOf } from '../api/client';
 import { useInUse } from '../batch/useInUse';
 import { everythingReads } from '../parts/everythingReads';
+import { Notices } from '../parts/Notices';
 import { newId } from '../parts/newId';
 import { say } from '../parts/say';
 import { Waiting } from '../parts/Waiting';
@@ -30,6 +34,7 @@ import { SaidChoice } from '../sentence/SaidChoice';
 import { Sentence } from '../sentence/Sentence';
 import { SmallKey } from '../sentence/SmallKey';
 import { useBeginBatch, useColorways, useShelf } from '../studio/queries';
+import { Asked, useAnswers } from './Asked';
 import { beginning } from './beginning';
 
 /** Several batches of a day: what they need in one list, when they will be done, and all begun by one tap. */
@@ -41,14 +46,20 @@ export function StartSeveralScreen() {
 }
 
 /** A batch that is to be begun. */
-interface Row {
+interface Row extends Omit<AskedBatch, 'colorway'> {
   id: string;
   colorwayId: string;
-  /** Pieces of its first goods; null: as in the colorway. */
-  count: number | null;
-  /** Null: the first free one. */
-  potId: string | null;
 }
+
+/** A batch of a colorway as it is. */
+const rowOf = (colorwayId: string): Row => ({
+  id: newId(),
+  colorwayId,
+  baseId: null,
+  count: null,
+  dosPercent: null,
+  potId: null,
+});
 
 interface PlannedRow {
   row: Row;
@@ -59,9 +70,7 @@ interface PlannedRow {
 
 function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList[]; shelf: ShelfResponse }) {
   const [first] = colorways;
-  const [rows, setRows] = useState<Row[]>(() =>
-    first ? [{ id: newId(), colorwayId: first.id, count: null, potId: null }] : [],
-  );
+  const [rows, setRows] = useState<Row[]>(() => (first ? [rowOf(first.id)] : []));
   const inUse = useInUse();
   const begin = useBeginBatch();
   const navigate = useNavigate();
@@ -82,13 +91,17 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
   const ready = planned.flatMap(({ toBegin }) => toBegin ?? []);
   const needs = needsOf(ready, shelf.stockLeft);
   const clashes = vesselClashes(ready, inUse);
+  const answers = useAnswers(ready.map(({ plan }) => plan));
   const change = (id: string, changes: Partial<Row>): void =>
     setRows(rows.map((row) => (row.id === id ? { ...row, ...changes } : row)));
   const start = async (): Promise<void> => {
     if (!everythingReads()) return;
     try {
-      for (const { colorway, toBegin } of planned)
-        if (toBegin) await begin.mutateAsync(beginning(colorway, toBegin.formulation));
+      for (const { row, colorway, toBegin } of planned)
+        if (toBegin)
+          await begin.mutateAsync(
+            beginning({ ...colorway, name: nameOf(colorway, row) }, toBegin.formulation),
+          );
       void navigate('/pots');
     } catch (error) {
       say(saidOf(error));
@@ -111,7 +124,9 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
                 label={`Colorway ${i + 1}`}
                 value={row.colorwayId}
                 options={colorways.map((one) => ({ value: one.id, label: one.name }))}
-                onChange={(colorwayId) => change(row.id, { colorwayId, count: null })}
+                onChange={(colorwayId) =>
+                  change(row.id, { colorwayId, baseId: null, count: null, dosPercent: null })
+                }
               />{' '}
               on{' '}
               <SaidAmount
@@ -121,7 +136,26 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
                 value={row.count ?? colorway.recipe.goods[0]?.count}
                 onChange={(count) => change(row.id, { count })}
               />{' '}
-              × {formatAmount(colorway.recipe.goods[0]?.gramsEach ?? 0, 'g')} in{' '}
+              × {formatAmount((toBegin?.formulation ?? colorway).recipe.goods[0]?.gramsEach ?? 0, 'g')} of{' '}
+              <SaidChoice
+                label={`Base ${i + 1}`}
+                value={row.baseId ?? colorway.recipe.goods[0]?.baseId ?? ''}
+                options={basesFor(row.baseId ?? colorway.recipe.goods[0]?.baseId, shelf)}
+                onChange={(baseId) => change(row.id, { baseId })}
+              />{' '}
+              {toBegin && toBegin.plan.totals.dos.value > 0 && (
+                <>
+                  at{' '}
+                  <SaidAmount
+                    key={`${row.colorwayId} depth`}
+                    label={`Depth ${i + 1}`}
+                    kind="dos"
+                    value={row.dosPercent ?? Number(threeFigures(toBegin.plan.totals.dos.value))}
+                    onChange={(dosPercent) => change(row.id, { dosPercent })}
+                  />{' '}
+                </>
+              )}
+              in{' '}
               <SaidChoice
                 label={`Vessel ${i + 1}`}
                 value={row.potId ?? ''}
@@ -145,6 +179,7 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
               )}
             </Sentence>
             {problem !== null && <Typography variant="body2">✕ {problem}</Typography>}
+            {toBegin && row.baseId !== null && <Notices notices={toBegin.plan.notices.map(spoken)} />}
           </li>
         ))}
       </Box>
@@ -152,12 +187,7 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
         sx={{ justifySelf: 'start' }}
         variant="outlined"
         disabled={rows.length >= 12}
-        onClick={() =>
-          setRows([
-            ...rows,
-            { id: newId(), colorwayId: rows.at(-1)?.colorwayId ?? first.id, count: null, potId: null },
-          ])
-        }
+        onClick={() => setRows([...rows, { ...(rows.at(-1) ?? rowOf(first.id)), id: newId(), potId: null }])}
       >
         One more batch
       </Button>
@@ -206,17 +236,32 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
           ))}
         </Box>
       </Box>
+      <Asked {...answers} />
       <Button
         variant="contained"
         size="large"
-        disabled={begin.isPending || ready.length < rows.length}
+        disabled={begin.isPending || ready.length < rows.length || answers.asked.length > 0}
         onClick={() => void start()}
       >
-        {rows.length === 1 ? 'Begin this batch' : `Begin all ${rows.length}`}
+        {answers.asked.length > 0
+          ? 'Answer what is asked above first'
+          : rows.length === 1
+            ? 'Begin this batch'
+            : `Begin all ${rows.length}`}
       </Button>
     </Box>
   );
 }
+
+/** What a batch is called: as its colorway, with the depth where that is another. */
+const nameOf = ({ name }: ColorwayOnList, { dosPercent }: Row): string =>
+  dosPercent === null ? name : `${name}, ${formatAmount(dosPercent, '%')}`;
+
+/** The bases that goods can be of, and the one they are of though it is retired. */
+const basesFor = (now: string | undefined, { bases }: ShelfResponse): { value: string; label: string }[] =>
+  bases
+    .filter(({ id, retired }) => !retired || id === now)
+    .map(({ id, name }) => ({ value: id, label: name }));
 
 const doneAt = ({ plan }: ToBegin): string => {
   const now = studioNowMs();

@@ -22,7 +22,7 @@ import {
 } from '@ythrion/core';
 import { useAwake } from '../batch/useAwake';
 import { FigureText } from '../parts/FigureText';
-import { SaidHere } from '../parts/SaidHere';
+import { BottomKeys } from '../parts/BottomKeys';
 import { Waiting } from '../parts/Waiting';
 import { useShelf } from '../studio/queries';
 import { CupFor } from './CupFor';
@@ -169,35 +169,24 @@ const Below = memo(function Below({
   onDone: () => void;
 }) {
   return (
-    <Box
-      sx={{
-        position: 'sticky',
-        mt: { xs: 'auto', sm: 0 },
-        bottom: 'var(--below, 0px)',
-        zIndex: 15,
-        bgcolor: 'background.default',
-        borderTop: 3,
-        borderColor: 'text.primary',
-        px: 1.25,
-        pb: 1,
-      }}
-    >
-      <SaidHere />
-      {panel === 'pour' && <PourCup record={record} cup={cup} shelf={shelf} onDone={onDone} />}
-      {panel === 'towel' && <TowelTest enter={enter} onDone={onDone} />}
-      {panel === 'keep' && <KeepRest cup={cup} shelf={shelf} enter={enter} onDone={onDone} />}
-      {panel === null && (
-        <CupKeys
-          cup={cup}
-          shelf={shelf}
-          onTap={onTap}
-          onPour={() => onPanel('pour')}
-          onTowel={() => onPanel('towel')}
-          onKeep={() => onPanel('keep')}
-          onBeforeBlack={() => void enter((now) => [keepBeforeBlack(now)], 'Kept as it is before black.')}
-        />
-      )}
-    </Box>
+    <BottomKeys line>
+      <Box sx={{ pb: 1 }}>
+        {panel === 'pour' && <PourCup record={record} cup={cup} shelf={shelf} onDone={onDone} />}
+        {panel === 'towel' && <TowelTest enter={enter} onDone={onDone} />}
+        {panel === 'keep' && <KeepRest cup={cup} shelf={shelf} enter={enter} onDone={onDone} />}
+        {panel === null && (
+          <CupKeys
+            cup={cup}
+            shelf={shelf}
+            onTap={onTap}
+            onPour={() => onPanel('pour')}
+            onTowel={() => onPanel('towel')}
+            onKeep={() => onPanel('keep')}
+            onBeforeBlack={() => void enter((now) => [keepBeforeBlack(now)], 'Kept as it is before black.')}
+          />
+        )}
+      </Box>
+    </BottomKeys>
   );
 });
 

@@ -2,11 +2,11 @@ import { lazy, Suspense, useLayoutEffect, useMemo, useRef, type ReactNode } from
 import Box from '@mui/material/Box';
 import { Outlet, useLocation } from 'react-router';
 import { measuresOf, USUAL_MEASURES } from '@ythrion/core';
+import { Guard } from '../parts/Guard';
 import { Waiting } from '../parts/Waiting';
 import { StudioMeasures } from '../parts/studioMeasures';
 import { useRunning, useShelf } from '../studio/queries';
 import { useAccess } from '../studio/access';
-import { Guard } from './Guard';
 import { Places } from './Places';
 import { Unsent } from './Unsent';
 

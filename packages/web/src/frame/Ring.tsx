@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { dueOf, heard, kindWord, type BatchResponse, type Due } from '@ythrion/core';
 import { usePot } from '../batch/usePot';
 import { useRecord } from '../batch/useRecord';
+import { Notice } from '../parts/Notice';
 import { useNow } from '../parts/useNow';
 import { showNote } from '../pots/notify';
 import { ring } from './bell';
@@ -29,26 +30,28 @@ function Ringing({ batch, due }: { batch: BatchResponse; due: Due }) {
     };
   }, [due.begunBy, what]);
   return (
-    <Box
-      role="alert"
-      sx={{
-        bgcolor: 'background.default',
-        borderTop: 5,
-        borderColor: (theme) => theme.vars?.palette.due,
-        px: { xs: 1.5, sm: 2 },
-        py: 1,
-        display: 'flex',
-        gap: 1,
-        alignItems: 'center',
-        flexWrap: 'wrap',
-      }}
-    >
-      <Typography sx={{ flex: '1 1 200px' }}>
-        <strong>Due now.</strong> <Link to={`/pots/${batch.id}`}>{what}</Link>
-      </Typography>
-      <Button variant="contained" size="large" onClick={() => void recorder.record(heard(due))}>
-        I hear it
-      </Button>
-    </Box>
+    <Notice>
+      <Box
+        role="alert"
+        sx={{
+          bgcolor: 'background.default',
+          borderTop: 5,
+          borderColor: (theme) => theme.vars?.palette.due,
+          px: { xs: 1.5, sm: 2 },
+          py: 1,
+          display: 'flex',
+          gap: 1,
+          alignItems: 'center',
+          flexWrap: 'wrap',
+        }}
+      >
+        <Typography sx={{ flex: '1 1 200px' }}>
+          <strong>Due now.</strong> <Link to={`/pots/${batch.id}`}>{what}</Link>
+        </Typography>
+        <Button variant="contained" size="large" onClick={() => void recorder.record(heard(due))}>
+          I hear it
+        </Button>
+      </Box>
+    </Notice>
   );
 }

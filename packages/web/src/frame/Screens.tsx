@@ -3,7 +3,7 @@ import { Route, Routes } from 'react-router';
 import { Waiting } from '../parts/Waiting';
 import { Frame } from './Frame';
 import { Home } from './Home';
-import { Lost } from './Lost';
+import { Lost } from '../parts/Lost';
 import { Paired } from './Paired';
 
 const QuickPour = lazy(async () => ({ default: (await import('../pour/QuickPourScreen')).QuickPourScreen }));

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box';
 import { plainLook, type YarnLook } from '@ythrion/core';
 import { drawnYarn } from './yarn/drawnYarn';
 import type { Shown, YarnPicture } from './yarn/drawYarn';
+import { useYarnPainting } from './yarn/painting';
 
 /** Typing has rested when nothing came for this long, ms. */
 const REST_MS = 120;
@@ -33,6 +34,7 @@ export function Hank({
 }: HankProps) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const drawn = useRef(false);
+  const painting = useYarnPainting();
   // What is drawn, as text: a plan made anew draws nothing anew unless the yarn looks different.
   const picture = JSON.stringify({ look: look ?? { ...plainLook(hex), unevenness }, seed, shown });
   useEffect(() => {
@@ -42,14 +44,18 @@ export function Hank({
       const scale = window.devicePixelRatio || 1;
       canvas.current.width = width * scale;
       canvas.current.height = height * scale;
-      pen.drawImage(drawnYarn(picture, JSON.parse(picture) as YarnPicture, { width, height, scale }), 0, 0);
+      pen.drawImage(
+        drawnYarn(picture, JSON.parse(picture) as YarnPicture, { width, height, scale }, painting),
+        0,
+        0,
+      );
       drawn.current = true;
     };
     // The first picture at once; later ones when the typing rests, so that a keystroke never waits for yarn.
     if (!drawn.current) return draw();
     const timer = setTimeout(draw, REST_MS);
     return () => clearTimeout(timer);
-  }, [picture, width, height]);
+  }, [picture, width, height, painting]);
   return (
     <Box
       component="canvas"

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -11,6 +11,7 @@ import {
   type RecordState,
   type ShelfResponse,
 } from '@ythrion/core';
+import { AskedFor } from '../parts/AskedFor';
 import type { Recorder } from '../batch/useRecord';
 
 const AdditionForm = lazy(async () => ({ default: (await import('./AdditionForm')).AdditionForm }));
@@ -58,9 +59,9 @@ export function AlsoAdded(props: AlsoAddedProps) {
         </Button>
       )}
       {open && (
-        <Suspense>
+        <AskedFor>
           <AdditionForm {...props} onDone={() => setOpen(false)} />
-        </Suspense>
+        </AskedFor>
       )}
     </Box>
   );

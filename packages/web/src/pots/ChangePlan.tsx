@@ -1,9 +1,10 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
 import { dropped, type Batch } from '@ythrion/core';
+import { AskedFor } from '../parts/AskedFor';
 import type { Change } from '../batch/useChange';
 import type { Recorder } from '../batch/useRecord';
 import type { ChangeProps } from './changeProps';
@@ -53,13 +54,13 @@ export function ChangePlan({ batch, state, shelf, change, recorder, onGoodsIn }:
           </Button>
         ))}
       </Box>
-      <Suspense>
+      <AskedFor key={what}>
         {what === 'step' && <AddStep {...common} />}
         {what === 'pass' && <AddPass {...common} />}
         {what === 'vessel' && <OtherVessel {...common} />}
         {what === 'share' && <ShareSet {...common} />}
         {what === 'map' && <PanMap batch={batch} recorder={recorder} onDone={done} />}
-      </Suspense>
+      </AskedFor>
       {what === 'drop' && <Drop batch={batch} change={change} />}
     </Box>
   );

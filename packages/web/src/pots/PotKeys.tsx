@@ -32,10 +32,10 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { studioNowMs } from '../api/studioClock';
+import { BottomKeys } from '../parts/BottomKeys';
 import { PourButton } from '../parts/HeldButton';
 import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
-import { SaidHere } from '../parts/SaidHere';
 import type { Change } from '../batch/useChange';
 import type { Recorder } from '../batch/useRecord';
 
@@ -56,23 +56,13 @@ export const PotKeys = memo(function PotKeys(props: PotKeysProps) {
   const { current } = state;
   const line = state.closed === null ? current : null;
   return (
-    <Box
-      sx={{
-        position: 'sticky',
-        bottom: 'var(--below, 0px)',
-        zIndex: 15,
-        bgcolor: 'background.default',
-        ...(line && { borderTop: 3, borderColor: 'text.primary' }),
-        px: 1.25,
-      }}
-    >
-      <SaidHere />
+    <BottomKeys line={line !== null}>
       {line && (
         <Box role="group" aria-label="Keys of this step" sx={{ py: 1, display: 'grid', gap: 1 }}>
           <KeysOf key={line.line.id} {...props} line={line} words={lineWords(line.line, reading)} />
         </Box>
       )}
-    </Box>
+    </BottomKeys>
   );
 });
 

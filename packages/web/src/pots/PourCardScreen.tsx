@@ -1,7 +1,6 @@
 import {
   lazy,
   memo,
-  Suspense,
   useCallback,
   useDeferredValue,
   useEffect,
@@ -27,6 +26,7 @@ import {
   type Batch,
   type ShelfResponse,
 } from '@ythrion/core';
+import { AskedFor } from '../parts/AskedFor';
 import { useNow } from '../parts/useNow';
 import { Vessel } from '../parts/Vessel';
 import { Amount } from '../parts/Amount';
@@ -84,9 +84,9 @@ function PourCard({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
       <Doubts batch={batch} reading={reading} recorder={recorder} />
       {!closed && !batch.events.some(({ kind }) => kind === 'act') && <TagCodes batch={batch} />}
       {!closed && batch.colorwayId !== null && (
-        <Suspense>
+        <AskedFor>
           <Lessons batch={batch} reading={reading} change={change} />
-        </Suspense>
+        </AskedFor>
       )}
       <Box component="ol" aria-label="Steps" sx={{ m: 0, p: 0, listStyle: 'none' }}>
         <DoneSteps
@@ -160,9 +160,12 @@ function Asked({ children }: { children: ReactNode }) {
     <Box
       component="li"
       ref={place}
-      sx={{ scrollMarginBottom: 'calc(var(--below, 0px) + 250px)', '&:empty': { display: 'none' } }}
+      sx={{
+        scrollMarginBottom: 'calc(var(--below, 0px) + 320px)',
+        '&:empty': { display: 'none' },
+      }}
     >
-      <Suspense>{children}</Suspense>
+      <AskedFor>{children}</AskedFor>
     </Box>
   );
 }
@@ -258,9 +261,9 @@ const Below = memo(function Below({
         onGoodsIn={onGoodsIn}
       />
       {open && (
-        <Suspense>
+        <AskedFor>
           <NameBatch name={batch.name} recorder={recorder} />
-        </Suspense>
+        </AskedFor>
       )}
       {!over && verdict}
     </>

@@ -136,7 +136,7 @@ function CurrentLine(props: LineProps) {
       aria-current="step"
       data-line={line.line.id}
       sx={{
-        scrollMarginBlock: '24px calc(var(--below, 0px) + 230px)',
+        scrollMarginBlock: '24px calc(var(--below, 0px) + 300px)',
         borderTop: 4,
         borderBottom: 4,
         borderColor: 'text.primary',

@@ -11,7 +11,10 @@ import {
   leftWords,
   methodFacts,
   OLD_STOCK_DAYS,
+  plainLook,
+  samplesWords,
   toolUnit,
+  type ColorsResponse,
   type ShelfResource,
   type ShelfResponse,
 } from '@ythrion/core';
@@ -19,6 +22,7 @@ import { Hank } from '../parts/Hank';
 import { Jar } from '../parts/Jar';
 import { LadderStrip } from '../parts/LadderStrip';
 import { Vessel } from '../parts/Vessel';
+import { useShelfColors } from '../studio/colors';
 
 interface Shown {
   id: string;
@@ -37,7 +41,7 @@ export interface ShelfListProps {
 
 /** One board of the shelf: each thing shown as itself, with its name and what matters about it. */
 export function ShelfList({ board, shelf, openId, showRetired }: ShelfListProps) {
-  const shown = SHOW[board](shelf).filter((item) => showRetired || !item.retired);
+  const shown = SHOW[board](shelf, useShelfColors()).filter((item) => showRetired || !item.retired);
   if (shown.length === 0) return <Typography sx={{ px: 2 }}>{EMPTY[board]}</Typography>;
   return (
     <Box component="ul" aria-label={board} sx={{ m: 0, p: 0, listStyle: 'none' }}>
@@ -76,8 +80,8 @@ export function ShelfList({ board, shelf, openId, showRetired }: ShelfListProps)
   );
 }
 
-/** What stands on a board of its own; colors that are looked for stand with the colorways. */
-type Board = Exclude<ShelfResource, 'soughts'>;
+/** What stands on a board of its own; colors that are looked for stand with the colorways, samples with their dyes. */
+type Board = Exclude<ShelfResource, 'soughts' | 'samples'>;
 
 const EMPTY: Record<Board, string> = {
   dyes: 'No dye yet. Put your first one here.',
@@ -88,17 +92,21 @@ const EMPTY: Record<Board, string> = {
   patterns: 'No pattern yet. Keep a pass as a pattern on the formulation screen.',
 };
 
-const SHOW: Record<Board, (shelf: ShelfResponse) => Shown[]> = {
-  dyes: (shelf) =>
+const SHOW: Record<Board, (shelf: ShelfResponse, colors: ColorsResponse | undefined) => Shown[]> = {
+  dyes: (shelf, colors) =>
     shelf.dyes.map((dye) => ({
       id: dye.id,
       retired: dye.retired,
       name: `${dye.name} ${dye.code}`.trim(),
-      words:
+      words: [
         dye.gramsPerTeaspoon === null
           ? 'spoon not weighed'
           : `${formatAmount(dye.gramsPerTeaspoon, 'g')} a teaspoon`,
-      picture: <LadderStrip swatchHex={dye.swatchHex} swatchDosPercent={dye.swatchDosPercent} />,
+        ...(colors ? [samplesWords(colors, dye.id) ?? 'color picked, not measured'] : []),
+      ].join(' · '),
+      picture: (
+        <LadderStrip dyeId={dye.id} swatchHex={dye.swatchHex} swatchDosPercent={dye.swatchDosPercent} />
+      ),
     })),
   stocks: (shelf) =>
     shelf.stocks.map((stock) => {
@@ -127,7 +135,13 @@ const SHOW: Record<Board, (shelf: ShelfResponse) => Shown[]> = {
       words: `${fiberWords(base)}, ${formatAmount(base.putUpGrams, 'g')}`,
       picture: (
         <Box sx={{ bgcolor: 'booth', p: '3px' }}>
-          <Hank hex={base.hex} seed={base.id} label={`Undyed ${base.name}`} width={44} height={44} />
+          <Hank
+            look={plainLook(base.hex, base.form, base.id)}
+            seed={base.id}
+            label={`Undyed ${base.name}`}
+            width={44}
+            height={44}
+          />
         </Box>
       ),
     })),

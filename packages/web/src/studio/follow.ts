@@ -49,7 +49,10 @@ function anew(queries: QueryClient, path: string): Promise<unknown> {
   if ((resource === 'batches' || resource === 'cups') && what === 'events') return Promise.resolve();
   if (resource === 'instruments') return Promise.resolve();
   if (resource === 'studio' || (SHELF_RESOURCES as readonly string[]).includes(resource))
-    return queries.invalidateQueries({ queryKey: KEYS.shelf });
+    return Promise.all([
+      queries.invalidateQueries({ queryKey: KEYS.shelf }),
+      queries.invalidateQueries({ queryKey: KEYS.colors }),
+    ]);
   if (resource === 'colorways') return queries.invalidateQueries({ queryKey: KEYS.colorways });
   if (resource === 'copies' && what !== 'restore')
     return queries.invalidateQueries({ queryKey: KEYS.copies });

@@ -39,6 +39,7 @@ import { shelfNow } from './shelfNow';
 export const KEYS = {
   shelf: ['shelf'],
   colorways: ['colorways'],
+  colors: ['colors'],
   batches: ['batches'],
   running: ['running'],
   cups: ['cups'],

@@ -19,6 +19,7 @@ import {
 import { everythingReads } from '../../parts/everythingReads';
 import { studioNow } from '../../api/studioClock';
 import { saidOf } from '../../api/client';
+import { ColorsRestOn } from '../../studio/ColorsRestOn';
 import { useBeginAgain, useRunning } from '../../studio/queries';
 import { Hank } from '../../parts/Hank';
 import { Notices } from '../../parts/Notices';
@@ -70,8 +71,8 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
     () => made && againTable(batch, folded, made, known.dyes, shelf.studio),
     [batch, folded, made, known, shelf.studio],
   );
-  const hex = useMemo(
-    () => made && summarizeBatch({ ...batch, ...made, events: [] }, known.dyes).hex,
+  const look = useMemo(
+    () => made && summarizeBatch({ ...batch, ...made, events: [] }, known.dyes).look,
     [batch, made, known],
   );
   const start = async (): Promise<void> => {
@@ -97,6 +98,7 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
         <Typography variant="colorway" component="h1" sx={{ m: 0 }}>
           {batch.name}
         </Typography>
+        {look !== null && <ColorsRestOn looks={[look]} shelf={known} />}
       </Box>
       <Box
         sx={{
@@ -185,15 +187,14 @@ function AgainForm({ batch, shelf }: { batch: Batch; shelf: ShelfResponse }) {
           </Button>
         </Box>
         <Box sx={{ display: { xs: 'none', md: 'block' }, pt: 4 }}>
-          {hex !== null && (
+          {look !== null && (
             <Hank
               shown="twisted"
-              hex={hex}
+              look={look}
               seed={batch.id}
               label={`Hank of ${batch.name} as it is to be, an estimate`}
               width={100}
               height={200}
-              unevenness={0.25}
             />
           )}
         </Box>

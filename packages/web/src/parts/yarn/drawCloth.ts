@@ -34,14 +34,18 @@ function drawSheet(
   const { look } = drawing;
   const columns = Math.max(6, Math.round(wide / 6));
   const rows = Math.max(8, Math.round(high / 5));
-  const { lights, at } = colorsOf(look, {
-    ends: 'two ends',
-    strands: columns,
-    steps: rows,
-    seed,
-    ragged: 0.004,
-    layer,
-  });
+  const { lights, at } = colorsOf(
+    look,
+    {
+      ends: 'two ends',
+      strands: columns,
+      steps: rows,
+      seed,
+      ragged: 0.004,
+      layer,
+    },
+    drawing.painting,
+  );
   const [w, h] = [wide / columns, high / rows];
   const rowShades = strands(rows, look.unevenness, seed);
   const lightAt = (column: number, row: number): Rgb => lights[at[column * rows + row] ?? 0] as Rgb;

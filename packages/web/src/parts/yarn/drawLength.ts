@@ -55,7 +55,11 @@ export function drawLength(drawing: Drawing): void {
   const steps = height < 70 ? 60 : 120;
   const middle = evenly(way, steps);
   const widest = Math.max(...middle.map((_, step) => halfWidth(step / steps)));
-  const colored = colorsOf(look, { ends: 'two ends', strands: count, steps, seed, ragged: 0.006 });
+  const colored = colorsOf(
+    look,
+    { ends: 'two ends', strands: count, steps, seed, ragged: 0.006 },
+    drawing.painting,
+  );
   const thickness = ((2 * widest) / count) * 1.35;
   strandsAlong(drawing, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) =>
     middle.map(([x, y], step): Point => {

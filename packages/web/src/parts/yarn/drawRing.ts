@@ -1,4 +1,4 @@
-import { averageHex, colorsOf, linearRgb, rgbBytes, strands, type Rgb } from '@ythrion/core';
+import { meanHex, colorsOf, linearRgb, rgbBytes, strands, type Rgb } from '@ythrion/core';
 import { curve, evenly, type Point } from './points';
 import { strandsAlong } from './strandsAlong';
 import type { Drawing } from './drawing';
@@ -34,12 +34,16 @@ export function drawRing(drawing: Drawing): void {
   const inner = outer * (look.form === 'mini' ? 0.62 : 0.5);
   const thickness = ((outer - inner) / count) * 1.9;
   const steps = stepsOf(height);
-  const colored = colorsOf(look, { ends: 'ring', strands: count, steps, seed, ragged: 0.012 });
+  const colored = colorsOf(
+    look,
+    { ends: 'ring', strands: count, steps, seed, ragged: 0.012 },
+    drawing.painting,
+  );
   strandsAlong(drawing, strands(count, look.unevenness, seed), colored, thickness, ({ across, wander }) => {
     const reach = inner + (outer - inner) * across + wander * thickness * 0.7;
     return evenly(loopPath(width, height, reach, outer, wander), steps);
   });
-  drawTies(drawing, inner, outer, rgbBytes(linearRgb(averageHex(look)), TIE_SHADE));
+  drawTies(drawing, inner, outer, rgbBytes(linearRgb(meanHex(colored)), TIE_SHADE));
 }
 
 /** How thick a tie is, px. */

@@ -10,13 +10,17 @@ export function drawTwisted(drawing: Drawing): void {
   const turns = Math.max(1.25, height / (swing * 8.4));
   const steps = Math.round(height / 2.5);
   const drawn = strands(count, look.unevenness, seed);
-  const { lights, at } = colorsOf(look, {
-    ends: 'ring',
-    strands: count,
-    steps: 2 * steps,
-    seed,
-    ragged: 0.012,
-  });
+  const { lights, at } = colorsOf(
+    look,
+    {
+      ends: 'ring',
+      strands: count,
+      steps: 2 * steps,
+      seed,
+      ragged: 0.012,
+    },
+    drawing.painting,
+  );
   const taper = (t: number): number =>
     Math.min(1, Math.sin(Math.PI * Math.min(0.5, Math.min(t, 1 - t) * 3.2)) * 0.75 + 0.3);
   const across = (strand: (typeof drawn)[number], phase: number, t: number): number =>

@@ -1,4 +1,4 @@
-import { coated, plainLook, type Part, type Where, type YarnLook } from '@ythrion/core';
+import { byBands, coated, type Part, plainLook, type Where, type YarnLook } from '@ythrion/core';
 import { drawYarn, type Shown } from './drawYarn';
 import { bytesOf, type Dots } from './pixels';
 
@@ -22,7 +22,7 @@ function draw(
   scale = 2,
 ): Dots {
   const look = coated({ ...plainLook(hex, form), unevenness }, { parts, lying: open });
-  return drawYarn(width, height, scale, { seed, shown, look });
+  return drawYarn(width, height, scale, { seed, shown, look }, byBands);
 }
 
 interface Lying {

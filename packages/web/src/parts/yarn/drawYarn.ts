@@ -1,4 +1,4 @@
-import type { YarnLook } from '@ythrion/core';
+import type { Painting, YarnLook } from '@ythrion/core';
 import { drawCloth } from './drawCloth';
 import { Drawing } from './drawing';
 import { drawLength } from './drawLength';
@@ -23,11 +23,27 @@ const strandCount = (width: number): number => Math.max(10, Math.min(34, Math.ro
  * Goods drawn into a box: hanks strand by strand, tops and socks along their length, cloth loop by loop.
  * @param width of the box, px; as its height
  * @param scale dots to a pixel
+ * @param painting how its colors are told
  */
-export function drawYarn(width: number, height: number, scale: number, picture: YarnPicture): Dots {
+export function drawYarn(
+  width: number,
+  height: number,
+  scale: number,
+  picture: YarnPicture,
+  painting: Painting,
+): Dots {
   const { look, seed, shown } = picture;
   const dots = noDots(Math.round(width * scale), Math.round(height * scale));
-  const drawing = new Drawing(dots, scale, width, height, strandCount(Math.min(width, height)), look, seed);
+  const drawing = new Drawing(
+    dots,
+    scale,
+    width,
+    height,
+    strandCount(Math.min(width, height)),
+    look,
+    seed,
+    painting,
+  );
   switch (look.form) {
     case 'top':
     case 'finished piece':

@@ -1,4 +1,4 @@
-import type { Rgb, YarnLook } from '@ythrion/core';
+import type { Painting, Rgb, YarnLook } from '@ythrion/core';
 import { band, disc, type Dots } from './pixels';
 import type { Point } from './points';
 
@@ -15,6 +15,7 @@ export class Drawing {
     readonly look: YarnLook,
     /** Equal seeds draw equal pictures. */
     readonly seed: string,
+    readonly painting: Painting,
   ) {}
 
   /** A stretch of yarn. @param color 0 to 255; null darkens what is there, as a shadow does */

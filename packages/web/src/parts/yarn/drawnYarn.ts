@@ -1,4 +1,5 @@
 import { drawYarn, type YarnPicture } from './drawYarn';
+import type { YarnPainting } from './painting';
 import { bytesOf } from './pixels';
 
 interface Size {
@@ -23,12 +24,13 @@ export function drawnYarn(
   asText: string,
   picture: YarnPicture,
   { width, height, scale }: Size,
+  { painting, number }: YarnPainting,
 ): HTMLCanvasElement {
-  const key = `${width}×${height}×${scale} ${asText}`;
+  const key = `${number} ${width}×${height}×${scale} ${asText}`;
   const known = kept.get(key);
   if (known) return known;
   const canvas = canvasOf(width * scale, height * scale);
-  const dots = drawYarn(width, height, Math.max(LEAST_DOTS, scale), picture);
+  const dots = drawYarn(width, height, Math.max(LEAST_DOTS, scale), picture, painting);
   const whole = canvasOf(dots.wide, dots.high);
   whole.getContext('2d')?.putImageData(new ImageData(bytesOf(dots), dots.wide, dots.high), 0, 0);
   canvas.getContext('2d')?.drawImage(whole, 0, 0, canvas.width, canvas.height);
