@@ -27,7 +27,7 @@ const FLOORS = {
     'contract',
   ],
   server: [
-    ['upgrade', 'gate'],
+    ['upgrade', 'gate', 'threads'],
     'storage',
     'refusals',
     'access',
@@ -35,7 +35,7 @@ const FLOORS = {
     'events',
     ['colorways', 'batches'],
     'cups',
-    ['find', 'instruments', 'document', 'backup'],
+    ['find', 'instruments', 'document', 'backup', 'samples'],
     'live',
     'http',
     'command',

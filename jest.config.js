@@ -24,5 +24,5 @@ export default {
   modulePathIgnorePatterns: ['<rootDir>/.cache'],
   maxWorkers: 2,
   // Some tests open data files and talk over HTTP: a busy machine is no failure.
-  testTimeout: 30_000,
+  testTimeout: 120_000,
 };

@@ -64,7 +64,6 @@ for (const [size, viewport] of Object.entries(SIZES))
     });
 
 test('the formulation with everything open: WCAG 2.2 AA', async ({ browser }) => {
-  test.setTimeout(300_000);
   const context = await browser.newContext({ viewport: { width: 1280, height: 4200 } });
   const page = await context.newPage();
   await page.goto(`${application.url}/colorways/carillon`);

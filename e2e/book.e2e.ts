@@ -27,9 +27,6 @@ test('the Book is narrowed and put in order, rail and table together, and its ad
   await page.getByRole('button', { name: 'Mass' }).click();
   await narrowed;
   await expect(page.getByLabel('Order')).toHaveValue('wogGrams down');
-  await expect.poll(() => codes(onRail(page))).toEqual(await codes(inTable(page)));
-  const shown = await codes(inTable(page));
-  expect(shown.length).toBeGreaterThan(3);
   const all = (
     (await (await page.request.get(`${application.url}/api/batches?limit=200`)).json()) as {
       rows: { code: string; outcome: string; dosPercent: number; startedAt: string; wogGrams: number }[];
@@ -39,9 +36,16 @@ test('the Book is narrowed and put in order, rail and table together, and its ad
     ({ outcome, dosPercent, startedAt }) =>
       outcome === 'as wanted' && dosPercent >= 1 && new Date(startedAt) < new Date('2026-11-02T00:00'),
   );
-  expect(shown.toSorted()).toEqual(expected.map(({ code }) => code).toSorted());
-  const masses = shown.map((code) => all.find((row) => row.code === code)?.wogGrams ?? 0);
-  expect(masses).toEqual(masses.toSorted((a, b) => b - a));
+  expect(expected.length).toBeGreaterThan(3);
+  await expect
+    .poll(async () => (await codes(inTable(page))).toSorted())
+    .toEqual(expected.map(({ code }) => code).toSorted());
+  const massOf = (code: string): number => all.find((row) => row.code === code)?.wogGrams ?? 0;
+  await expect
+    .poll(async () => (await codes(inTable(page))).map(massOf))
+    .toEqual(expected.map(({ wogGrams }) => wogGrams).toSorted((a, b) => b - a));
+  const shown = await codes(inTable(page));
+  await expect.poll(() => codes(onRail(page))).toEqual(shown);
 
   await page.getByRole('row', { name: new RegExp(shown[0] ?? '') }).click();
   await expect(page).toHaveURL(/\/book\/./);

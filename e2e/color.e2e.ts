@@ -134,3 +134,31 @@ test('what cannot be is a sentence on standard error, and nothing on standard ou
     err: expect.stringMatching(/cannot be read/),
   });
 });
+
+test('a large search is shared among the cores, and every choice of dyes is tried once', async () => {
+  // Thirty dyes around the circle of hues, each at two depths.
+  const dyes = Array.from({ length: 30 }, (_, d) => {
+    const [cos, sin] = [Math.cos((2 * Math.PI * d) / 30), Math.sin((2 * Math.PI * d) / 30)];
+    return {
+      id: `dye${d}`,
+      samples: [
+        { baseId: 'wool', dosPercent: 0.2, lab: [70, 25 * cos, 8 + 25 * sin] },
+        { baseId: 'wool', dosPercent: 1, lab: [50, 38 * cos, 4 + 38 * sin] },
+      ],
+    };
+  });
+  const { code, out, err } = await ask({
+    shelf: { bases: SHELF.bases, dyes },
+    requests: [{ kind: 'match', baseId: 'wool', target: { lab: [45, 12, -9] }, maxDyes: 4, top: 3 }],
+  });
+  expect([code, err]).toEqual([0, '']);
+  const [{ combinations, reachable, candidates }] = (
+    JSON.parse(out) as {
+      answers: [{ combinations: number; reachable: boolean; candidates: { deltaE00: number }[] }];
+    }
+  ).answers;
+  expect(combinations).toBe(30 + 435 + 4060 + 27_405);
+  expect(reachable).toBe(true);
+  expect(candidates).toHaveLength(3);
+  for (const { deltaE00 } of candidates) expect(deltaE00).toBeLessThan(0.5);
+});

@@ -51,7 +51,6 @@ test('the plan on the screen is the plan of the command', async ({ page }) => {
 });
 
 test('of four passes, every pour, bath, acid and total on the screen is the command’s', async ({ page }) => {
-  test.setTimeout(300_000);
   const application = await startApplication('demo');
   const { out } = await command(['plan', DEMO, '--colorway', 'carillon']);
   const plan = JSON.parse(out) as Plan;

@@ -42,7 +42,6 @@ const SCHOOLS: [string, string, string, RegExp, RegExp?][] = [
 ];
 
 test('one dye in every school, against figures worked by hand', async ({ page }) => {
-  test.setTimeout(300_000);
   await begin(page);
   for (const [school, label, amount, pour, depth] of SCHOOLS)
     await test.step(school, async () => {
@@ -148,7 +147,6 @@ const WAYS: Way[] = [
 ];
 
 test('one dye in every way of a pass, against figures worked by hand', async ({ page }) => {
-  test.setTimeout(300_000);
   for (const { way, shows, change } of WAYS)
     await test.step(way, async () => {
       await begin(page);

@@ -32,7 +32,6 @@ async function tickUntil(page: Page, title: RegExp): Promise<void> {
 test('the whole loop: dye and base, colorway, card with a wrong pour and an unplanned one, close, dye again', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
   await test.step('a new dye, two jars of it, another dye, two bases', async () => {
     await go(page, '/shelf/dyes/new');
     await fill(page, 'Name', 'Vault Blue');

@@ -63,7 +63,7 @@ test('two devices log without a network, one opens anew amid it, the server fall
 
   for (const { context } of [one, other]) await context.setOffline(false);
   for (const { page } of [one, other]) {
-    await expect(page.getByText(/not sent yet/)).toBeHidden({ timeout: 30_000 });
+    await expect(page.getByText(/not sent yet/)).toBeHidden();
     await expect(page.getByText(/Add white vinegar to the bath: entered twice/)).toBeVisible();
     await expect(page.getByRole('region', { name: 'Does it count?' })).toHaveCount(1);
   }
@@ -81,6 +81,8 @@ test('two devices log without a network, one opens anew amid it, the server fall
     await page.goto(`${application.url}/book/b15-angelus`);
     await expect(page.getByRole('heading', { name: 'True recipe' })).toBeVisible();
     await expect(page.getByRole('button', { name: /^Keep as version/ })).toBeVisible();
+    // The server found the colors anew after it fell.
+    await expect(page.getByText(/^Colors from \d+ measured samples/)).toBeVisible();
   }
   const recipes = await Promise.all([one, other].map(({ page }) => page.getByRole('main').innerText()));
   expect(recipes[0]).toContain('After the reload.');

@@ -104,7 +104,6 @@ const SAID: [typed: string, first: RegExp, onCard: RegExp][] = [
 test('a colorway by keyboard alone, each dye in another school: every number stays in the measure it was said in', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   application = await startApplication('demo');
   await page.goto(`${application.url}/colorways/new`);
   await expect(figure(page, /^Weight of goods/)).toBeVisible();
@@ -195,7 +194,6 @@ const PLACES = [
 ];
 
 test('what is typed is readable to its end, on every screen, at every width', async ({ page }) => {
-  test.setTimeout(240_000);
   application = await startApplication('demo');
   for (const place of PLACES)
     await test.step(place, async () => {
@@ -231,7 +229,6 @@ test('what is typed is readable to its end, on every screen, at every width', as
 const KEYS_PRESSED = Number(process.env.YTHRION_KEYS ?? 200);
 
 test('any keys on any fields never lose the screen', async ({ page }) => {
-  test.setTimeout(300_000);
   application = await startApplication('demo');
   const lost: string[] = [];
   page.on('pageerror', (error) => lost.push(error.message));

@@ -164,7 +164,6 @@ test('pH curve, heat chart, and the run sheet as a PDF', async ({ page }) => {
 });
 
 test('an own way is put together step by step, and its card says just that', async ({ page }) => {
-  test.setTimeout(300_000);
   await open(page, '/colorways/new');
   const choose = (label: string, option: string) =>
     page.getByLabel(label, { exact: true }).first().selectOption({ label: option });

@@ -40,7 +40,6 @@ async function toItsEnd(page: Page): Promise<void> {
 test('a pan in three zones with white left and half as much on the back; two bases, a map, and how each piece came out', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   await newColorway(page, 'low immersion pan', 'Three zones');
   await say(page, 'Count', '10');
   await say(page, 'Each, dry', '20');
@@ -152,13 +151,12 @@ test('what is drawn covers what the recipe says: 30 % of a ring, 40 % of a pan, 
     await say(page, field, String(100 * share));
     // The first dye on the shelf is a red.
     await say(page, 'Depth', '2');
-    await expect.poll(() => redOf(page), { timeout: 8000 }).toBeGreaterThan(share - 0.05);
-    expect(await redOf(page)).toBeLessThan(share + 0.05);
+    // The picture follows when typing has rested: what was drawn before may stand there for a while.
+    await expect.poll(async () => Math.abs((await redOf(page)) - share)).toBeLessThan(0.05);
   }
 });
 
 test('a ring in quarters of three colors and white, mirrored, from wrap to the rail', async ({ page }) => {
-  test.setTimeout(120_000);
   await newColorway(page, 'section painting', 'Quarters');
   await main(page).getByRole('button', { name: 'Add a section' }).click();
   await main(page).getByRole('button', { name: 'Add a section' }).click();
@@ -180,7 +178,6 @@ test('a ring in quarters of three colors and white, mirrored, from wrap to the r
 });
 
 test('both ends of a pair of socks, each in its own bath', async ({ page }) => {
-  test.setTimeout(120_000);
   await newColorway(page, 'dip', 'Toe and cuff');
   await more(page, 'dip', /both ends/);
   await say(page, 'Share of first end', '40');
@@ -271,7 +268,6 @@ test('66 skeins over four pots as loads of one order, two of them steamed togeth
 test('a liter of a glaze goes on into a pan that the second pass has for itself: card, record, and dyed again', async ({
   page,
 }) => {
-  test.setTimeout(150_000);
   const pan = { shape: 'rectangular', lengthCm: 40, widthCm: 25 };
   const kept = await page.request.put(`${application.url}/api/pots/quarter-pan`, {
     headers: OWN,
@@ -335,7 +331,6 @@ test('a liter of a glaze goes on into a pan that the second pass has for itself:
 test('powder by the spoon on ice, minis below for what drips, acid after the melt and its wait, then steam', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await newColorway(page, 'ice or snow', 'First frost');
   await main(page).getByRole('button', { name: 'Add goods' }).click();
   await say(page, 'Each, dry', '10', 1);

@@ -118,7 +118,6 @@ for (const [way, dye] of WAYS)
 test('the plan turned over in the middle: a pass more, from the pot to the oven, and the yarn of another batch', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await begin(page, 'immersion', 'Turned over');
   await until(page, /^Lift the goods in/);
   await asPlanned(page);
@@ -170,7 +169,6 @@ test('the plan turned over in the middle: a pass more, from the pot to the oven,
 test('a bath that does not clear gets time, then heat, then acid, each with its amount; a tint may stay', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await begin(page, 'repeated twist or knot', 'Never clear');
   await until(page, /strike until the bath clears/);
   await key(page, 'Begin, start the clock').click();
@@ -201,7 +199,6 @@ test('a bath that does not clear gets time, then heat, then acid, each with its 
 test('three pots of one colorway are started from one list; what the first taught the others do by one tap', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.goto(`${application.url}/colorways/new`);
   await main(page).getByLabel('Name of the colorway').fill('Ahead');
   await main(page).getByRole('button', { name: 'Save', exact: true }).click();
@@ -221,9 +218,24 @@ test('three pots of one colorway are started from one list; what the first taugh
       .getByText(/done about \d\d:\d\d/)
       .first(),
   ).toBeVisible();
+  // The second on another base: as many and as heavy, so what is needed stays.
+  await main(page).getByLabel('Base 2').selectOption({ label: 'Sexton Worsted' });
+  await expect(needed.getByText(/^Bell Red 1 %.*: 300 mL, the jar holds/)).toBeVisible();
   await main(page).getByRole('button', { name: 'Begin all 3' }).click();
   await expect(page).toHaveURL(/\/pots$/);
   await page.setViewportSize(PHONE);
+
+  await test.step('each is of its own base', async () => {
+    await main(page)
+      .getByRole('link', { name: /Ahead.*26-017/s })
+      .click();
+    await expect(
+      main(page)
+        .getByText(/2 × Sexton Worsted/)
+        .first(),
+    ).toBeVisible();
+    await page.goBack();
+  });
 
   await test.step('the test pot takes less dye, and no acid in the bath', async () => {
     await main(page)
@@ -253,6 +265,61 @@ test('three pots of one colorway are started from one list; what the first taugh
     ).toBeVisible();
     await expect(main(page).getByRole('button', { name: /^Add white vinegar/ })).toHaveCount(0);
   });
+});
+
+test('what a plan asks is asked from the list of several as well', async ({ page }) => {
+  await page.goto(`${application.url}/colorways/new`);
+  await main(page).getByLabel('Name of the colorway').fill('Painted and simmered');
+  await main(page).getByLabel('Way', { exact: true }).selectOption({ label: 'section painting' });
+  await main(page).getByLabel('Set by').selectOption({ label: 'simmer hold' });
+  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Version 1 saved.')).toBeVisible();
+  await page.goto(`${application.url}/colorways/start`);
+  await main(page).getByLabel('Colorway 1').selectOption({ label: 'Painted and simmered' });
+  const begins = main(page).getByRole('button', { name: 'Answer what is asked above first' });
+  await expect(begins).toBeDisabled();
+  await main(page)
+    .getByRole('button', { name: /^Do it all the same/ })
+    .click();
+  await main(page).getByRole('button', { name: 'Begin this batch' }).click();
+  await expect(page).toHaveURL(/\/pots$/);
+});
+
+test('a ladder of one colorway in four depths is begun from one list, each named by its depth', async ({
+  page,
+}) => {
+  await page.goto(`${application.url}/colorways/new`);
+  await main(page).getByLabel('Name of the colorway').fill('Rungs');
+  await main(page).getByLabel('Each, dry').fill('20');
+  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Version 1 saved.')).toBeVisible();
+  await page.goto(`${application.url}/colorways/start`);
+  for (const [i, depth] of ['0.1', '0.5', '1', '2'].entries()) {
+    if (i > 0) await main(page).getByRole('button', { name: 'One more batch' }).click();
+    await main(page)
+      .getByLabel(`Colorway ${i + 1}`)
+      .selectOption({ label: 'Rungs' });
+    await main(page)
+      .getByLabel(`Depth ${i + 1}`)
+      .fill(depth);
+  }
+  // 3.6 % in all of 20 g is 0.72 g: 72 mL of 1 %. Four baths of 600 mL at 1 g/L: 48 mL of vinegar.
+  const needed = main(page).getByRole('region', { name: 'What is needed' });
+  await expect(needed.getByText(/^Bell Red 1 %.*: 72 mL, the jar holds/)).toBeVisible();
+  await expect(needed.getByText('white vinegar: 48 mL')).toBeVisible();
+  await main(page).getByRole('button', { name: 'Begin all 4' }).click();
+  await expect(page).toHaveURL(/\/pots$/);
+  await main(page)
+    .getByRole('link', { name: /Rungs, 2 ?%/ })
+    .first()
+    .click();
+  await until(page, /^Pour Bell Red/);
+  // 2 % of 20 g is 0.4 g.
+  await expect(
+    current(page)
+      .getByText(/^40 ?mL$/)
+      .first(),
+  ).toBeVisible();
 });
 
 test('a batch begun by mistake is dropped: its jar is full again, and it is gone from the pots', async ({

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { cardLines, minutesOf, plannedDone, type Batch } from '@ythrion/core';
 import { OWN, startApplication, type Application } from './application';
+import { keysOf } from './keys';
 
 let application: Application;
 test.beforeEach(async () => {
@@ -88,4 +89,27 @@ test('every open device rings when a wait is over, until somebody says on one of
   await one.reload();
   await expect(one.getByRole('region', { name: 'On the hob' })).toBeVisible();
   await expect(one.getByText(/One that is locked cannot/)).toBeHidden();
+});
+
+test('what comes up along the lower edge never moves the keys under a thumb', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${application.url}/pots/b15-angelus`);
+  const poured = keysOf(page).getByRole('button', { name: 'Poured', exact: true });
+  const edge = async (): Promise<number> =>
+    ((await poured.boundingBox())?.y ?? 0) - page.viewportSize()!.height;
+  // The demo has a pot that is due.
+  await expect(page.getByRole('alert').filter({ hasText: 'Due now. ' })).toBeVisible();
+  const rung = await edge();
+  await page.getByRole('button', { name: 'I hear it' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Due now. ' })).toHaveCount(0);
+  expect(await edge()).toBe(rung);
+  await application.kill();
+  await page.getByRole('button', { name: 'drop tinted' }).click();
+  const unsent = page.getByText(/not sent yet/);
+  await expect(unsent).toBeVisible();
+  expect(await edge()).toBe(rung);
+  // It stands above the keys, not on them.
+  const notice = await unsent.boundingBox();
+  const keys = await keysOf(page).boundingBox();
+  expect((notice?.y ?? 0) + (notice?.height ?? 0)).toBeLessThanOrEqual(keys?.y ?? 0);
 });

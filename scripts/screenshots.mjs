@@ -19,7 +19,7 @@ const PHONE = { width: 390, height: 844 };
 const VIEWS = [
   { name: 'pour', path: '/pour', size: DESK },
   { name: 'colorways', path: '/colorways', size: DESK },
-  { name: 'formulation', path: '/colorways/green-bronze', size: DESK },
+  { name: 'formulation', path: '/colorways/green-bronze', size: { width: 1280, height: 1040 } },
   { name: 'formulation-passes', path: '/colorways/carillon', size: DESK },
   {
     name: 'eight-ways',
