@@ -66,6 +66,7 @@ export * from './heat/heatUp';
 export * from './heat/setMethods';
 export * from './heat/setWindow';
 export * from './recipe/usualSet';
+export * from './recipe/leftInBath';
 export * from './amounts/weighedSpoon';
 export * from './materials/acids';
 export * from './materials/spoonWeight';

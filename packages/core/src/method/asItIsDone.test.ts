@@ -173,7 +173,7 @@ test('both ends dipped, each in its own bath and its part of water and acid', ()
     'Leave it 1 of 2, then lift by one step, 10 min',
     'Leave the last 20 % in, 10 min',
     'Lift the goods out',
-    'Run water into the pot: 1.77 L',
+    'Pour the old bath away, then run water into the pot: 1.77 L',
     'Pour Bell Red 1 %, for the cuff: 30 mL',
     'Add citric acid crystals to the bath: 1.8 g',
     'Hang the cuff of the goods in, 30 % of the length',

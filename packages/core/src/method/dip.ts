@@ -106,6 +106,7 @@ export const dip: Method<Settings> = {
   usual: { kind: 'dip', sharePercent: 60, steps: 4, minutes: 20, lowered: false, sections: [] },
   liquid: 'water',
   hot: true,
+  waitsItself: true,
   needs: 'pot',
   places: ({ sections }) => sections,
   reach: (settings) => endsOf(settings).reduce((sum, { sharePercent }) => sum + sharePercent / 100, 0),

@@ -88,6 +88,10 @@ export interface Method<S extends { kind: string }> {
   dry: boolean;
   /** True when the pass can be led hot; the others stand cold until the set. */
   hot: boolean;
+  /** True when a pass begins led hot, until it is said otherwise. */
+  hotUsually: boolean;
+  /** True where the waits of the way are all there are: heat only says how hot they are. */
+  waitsItself: boolean;
   /** When its acid may go in, as a dose says it; none where a step of its own says it. */
   acidTimes: readonly AcidTime[];
   /** When its acid goes in until it is said otherwise. */
@@ -120,6 +124,8 @@ export interface Method<S extends { kind: string }> {
 /** What is usual where a way says nothing else. */
 export const USUAL_WAY = {
   dry: false,
+  hotUsually: false,
+  waitsItself: false,
   soaked: 'dripping',
   acidTimes: ['soak', 'start', 'warm', 'last'],
   acidUsually: 'start',

@@ -58,6 +58,8 @@ export const repeated: Method<Settings> = {
   usual: { kind: 'repeated', repeats: 4, minutes: 8, sections: [] },
   liquid: 'water',
   hot: true,
+  hotUsually: true,
+  waitsItself: true,
   needs: 'pot',
   places: ({ sections }) => sections,
   shares: ({ repeats, sections }) => (sections.length > 0 ? [1] : equalShares(repeats)),

@@ -13,6 +13,7 @@ import type { Dye } from '../shelf/dye';
 import type { Unit } from '../figure/figure';
 import { saidBySpoon } from '../units/saidBy';
 import type { Measured, Plan, PlannedPass, PourLine } from './planTypes';
+import { isLeftInBath } from '../recipe/leftInBath';
 import { potOfPass } from '../recipe/materials';
 import type { Formulation, HeatProgram, Pass } from '../recipe/recipe';
 
@@ -42,6 +43,8 @@ export type Saying =
   | { code: 'very acid' | 'not acid enough'; pH: number; window: readonly [number, number] }
   | { code: 'over boiling'; boilingC: number; altitudeM: number; celsius: number }
   | { code: 'hard on the fiber' | 'too cool for the fiber'; window: SetWindow }
+  /** The number of the pass that the goods go on to; null for the set. */
+  | { code: 'left in the bath'; next: number | null }
   | { code: 'ring too weak'; pot: string | null; celsius: number }
   | { code: 'rise too fast'; base: string; mostCPerMin: number }
   | { code: 'set out of range' | 'what the set is worth'; method: SetMethod; celsius: number }
@@ -97,6 +100,7 @@ export function noticesFor(
             ...bathNotices(pass, planned, plan, potOfPass(pass, formulation)),
             ...acidNotices(pass, planned),
             ...heatNotices(pass, planned, { plan, formulation, bases, window }),
+            ...coldNotices(pass, i, formulation),
           ]
         : [];
     }),
@@ -146,7 +150,8 @@ function pourNotices(
         stock: pour.volume !== null,
       });
     const dye = formulation.dyes.find((candidate) => candidate.id === pour.dyeId);
-    if (dye) behaviorNotices(dye, pour, pass).forEach((saying) => say(saying));
+    if (dye)
+      behaviorNotices(dye, pour, pass, planned.heat?.hold.value ?? null).forEach((saying) => say(saying));
     if (pour.school === 'powder spoons' && dye?.gramsPerTeaspoon === null)
       say({ code: 'spoon not weighed', dye: pour.dyeName });
     const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
@@ -172,11 +177,13 @@ function pourNotices(
   return notices;
 }
 
-/** What is known of a dye, where this pass asks something else of it. */
-function behaviorNotices({ name, behavior }: Dye, pour: PourLine, pass: Pass): Saying[] {
+/**
+ * What is known of a dye, where this pass asks something else of it.
+ * @param held minutes that it is held hot; null where it is not
+ */
+function behaviorNotices({ name, behavior }: Dye, pour: PourLine, pass: Pass, held: number | null): Saying[] {
   const { kind } = pass.method;
   const { clearsMinutes, deepestPercent } = behavior;
-  const held = pass.heat?.minutes ?? null;
   return [
     ...(deepestPercent !== null && pour.dos.value > deepestPercent + 1e-9
       ? [{ code: 'over deepest' as const, dye: name, percent: pour.dos.value, deepestPercent }]
@@ -283,6 +290,14 @@ function heatNotices(pass: Pass, planned: PlannedPass, goods: HeatedGoods): Noti
   });
   const pot = potOfPass(pass, goods.formulation);
   return hotNotices(pass.heat, { bathMl: planned.bath.value, pot }, goods, true, say);
+}
+
+/** What is to be said of a pass that nothing heats. */
+function coldNotices(pass: Pass, i: number, { recipe: { passes, set } }: Formulation): Notice[] {
+  const next = passes[i + 1] ?? null;
+  if (!isLeftInBath(pass, next, set)) return [];
+  const code = 'left in the bath' as const;
+  return [{ about: 'heat', passId: pass.id, code, next: next && i + 2, asks: true }];
 }
 
 /** What holds for any bath on a ring: boiling, the fiber's ceiling, the ring's power, a gentle rise. */

@@ -171,8 +171,20 @@ function heatFigure({ pass, lines }: ToldPass, said: string | null): PlannedHeat
   return {
     rise: risesTogether(lines),
     temperature: measuredOut(figure(pass.heat.temperatureC, '°C', 'as decided'), { as: 'heat', said }),
-    hold: figure(pass.heat.minutes, 'min', 'as decided'),
+    hold: methodFacts(pass.method.kind).waitsItself
+      ? heldInAll(lines)
+      : figure(pass.heat.minutes, 'min', 'as decided'),
   };
+}
+
+/** What the waits of a way come to. */
+function heldInAll(lines: readonly Told[]): Figure {
+  const waits = lines.flatMap(({ act }) => (act.kind === 'hold' ? (act.minutes ?? []) : []));
+  return figure(
+    waits.reduce((sum, minutes) => sum + minutes, 0),
+    'min',
+    () => waits.map(plainNumber).join(' + '),
+  );
 }
 
 function topUpFigure(lines: readonly Told[], decided: Figure, said: string | null): PlannedTopUp | null {

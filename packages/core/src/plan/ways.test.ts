@@ -355,6 +355,19 @@ describe('several passes', () => {
   });
 });
 
+test.each([
+  ['repeated', { repeats: 4, minutes: 8 }, 32, '8 + 8 + 8 + 8', '32 min at 82 °C'],
+  ['dip', { steps: 2, minutes: 20 }, 20, '10 + 10', '20 min at 82 °C'],
+] as const)(
+  '%s has waits of its own: they are what it is held hot',
+  (kind, settings, minutes, because, said) => {
+    const pass = { method: { ...METHODS[kind].usual, ...settings }, heat: { temperatureC: 82, minutes: 55 } };
+    const planned = passOf(pass);
+    expect(planned.heat!.hold).toMatchObject({ value: minutes, unit: 'min', because });
+    expect(passSentence(recipeOf([pass]).passes[0]!, planned)).toContain(said);
+  },
+);
+
 test('several acid doses, each with its time and the pH it brings the bath to', () => {
   const plan = planOf([
     {

@@ -4,7 +4,7 @@ import { usualDose } from './quickPour';
 import { newGoodsLine } from './newGoodsLine';
 import { mediumEntry, SCHOOLS } from './dyeEntry';
 import type { AcidDose, Colorway, DyeLine, Pass, Recipe, Water } from './recipe';
-import { usualSet } from './usualSet';
+import { USUAL_PASS_HEAT, usualSet } from './usualSet';
 import { methodFacts, METHODS, sectionsOf } from '../method';
 import type { MethodKind, PassMethod } from '../method';
 
@@ -100,9 +100,15 @@ export function newPass(
     topUpWithAcid: true,
     potId: null,
     takesOverMl: 0,
-    heat: null,
+    heat: usualHeat(kind, null),
   };
 }
+
+/** Heat of a pass: that of before where its way takes any, and what is usual where its way is led hot. */
+const usualHeat = (kind: MethodKind, before: Pass['heat']): Pass['heat'] => {
+  const { hot, hotUsually } = methodFacts(kind);
+  return hot ? (before ?? (hotUsually ? USUAL_PASS_HEAT : null)) : null;
+};
 
 /**
  * A pass without dye, between two others or after them: steps in the bath that is there, and what the goods need before
@@ -172,7 +178,7 @@ export function changeMethod(pass: Pass, kind: MethodKind): Pass {
       sectionId: sections.find((section) => section.id === line.sectionId)?.id ?? sections[0]?.id ?? null,
     })),
     acids: acidsMoved(pass, kind),
-    heat: methodFacts(kind).hot ? pass.heat : null,
+    heat: usualHeat(kind, pass.heat),
   };
 }
 

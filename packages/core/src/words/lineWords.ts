@@ -116,7 +116,7 @@ function usualTitle(line: CardAct, reading: Reading, method: PassMethod | undefi
         ? `Have ${act.thing.name || act.thing.role} ready`
         : 'Have the goods ready';
     case 'run':
-      return runTitle(act, reading);
+      return runTitle(line, act, reading);
     case 'put':
       return putTitle(line, act, reading);
     case 'move':
@@ -190,16 +190,32 @@ function amountSaid(ml: number, act: Act, { batch, studio }: Reading): string {
   return own?.first ? `${own.words} (${formatAmount(ml, 'mL')})` : formatAmount(ml, 'mL');
 }
 
-function runTitle(act: ActOf<'run'>, reading: Reading): string {
+function runTitle(line: CardAct, act: ActOf<'run'>, reading: Reading): string {
   const { batch } = reading;
   if (act.purpose === 'paint') return 'Measure water to fill the paint up with';
   if (act.purpose === 'top up') return 'Top the bath up with water';
   if (act.purpose === 'dilution') return 'Make the dilution up with water';
   if (isSoak(batch.card, act.vessel)) return 'Run water for an acid soak';
-  const into = `the ${vesselSaid(batch.card, act.vessel)}`;
-  return act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
-    ? `Run water into ${into}`
-    : `Run water of ${celsius(act.celsius, act, reading)} into ${into}`;
+  const water =
+    act.celsius === null || Math.abs(act.celsius - batch.formulation.place.tapC) < 1
+      ? 'water'
+      : `water of ${celsius(act.celsius, act, reading)}`;
+  return isEmptiedFor(line, batch.card)
+    ? `Pour the old bath away, then run ${water} into the ${vesselSaid(batch.card, act.vessel)}`
+    : `Run ${water} into the ${vesselSaid(batch.card, act.vessel)}`;
+}
+
+/** Whether the vessel is emptied right before this water is run, which has no line of its own. */
+function isEmptiedFor({ id, act }: CardAct, { acts }: Card): boolean {
+  const before = acts[acts.findIndex((line) => line.id === id) - 1];
+  return (
+    act.kind === 'run' &&
+    before?.act.kind === 'move' &&
+    before.quiet &&
+    before.act.to === null &&
+    'vessel' in before.act.from &&
+    before.act.from.vessel === act.vessel
+  );
 }
 
 function putTitle(line: CardAct, act: ActOf<'put'>, reading: Reading): string {

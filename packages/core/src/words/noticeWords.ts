@@ -86,6 +86,8 @@ export function noticeWords(said: Saying): string {
       return `Over ${said.window.high} °C is hard on ${said.window.limitedBy}. ${usualHeat(said.window)}`;
     case 'too cool for the fiber':
       return `Under ${said.window.low} °C may leave dye unset on ${said.window.limitedBy}. ${usualHeat(said.window)}`;
+    case 'left in the bath':
+      return `Nothing heats this pass: most of its dye is still in the bath when the goods ${said.next === null ? 'go to the steam' : `come out for pass ${said.next}`}. Heat it${said.next === null ? '' : ', or let the next pass go on in its bath'}.`;
     case 'ring too weak':
       return `${said.pot ?? 'This pot'} loses heat as fast as its ring gives it before ${formatAmount(said.celsius, '°C')}. Put a lid on, take a stronger ring or a smaller bath.`;
     case 'rise too fast':

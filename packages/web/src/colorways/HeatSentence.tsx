@@ -1,4 +1,10 @@
-import { USUAL_RISE_C_PER_MIN, type HeatProgram, type Pass, type QuantityKindName } from '@ythrion/core';
+import {
+  methodFacts,
+  USUAL_RISE_C_PER_MIN,
+  type HeatProgram,
+  type Pass,
+  type QuantityKindName,
+} from '@ythrion/core';
 import { Further } from '../sentence/Further';
 import { SmallKey } from '../sentence/SmallKey';
 import { Sentence } from '../sentence/Sentence';
@@ -23,8 +29,8 @@ export function HeatSentence({ draft, pass }: { draft: Draft; pass: Pass }) {
   );
   return (
     <Sentence>
-      Heat to {amount('Heat to', 'temperature', 'temperatureC')}, hold{' '}
-      {amount('Hold hot', 'minutes', 'minutes')}
+      Heat to {amount('Heat to', 'temperature', 'temperatureC')}
+      {!methodFacts(pass.method.kind).waitsItself && <>, hold {amount('Hold hot', 'minutes', 'minutes')}</>}
       <Further label="More about the heat" usual={heat.rampCPerMin === USUAL_RISE_C_PER_MIN}>
         , rising {amount('Rise', 'rampRate', 'rampCPerMin')}
       </Further>

@@ -2,6 +2,7 @@ import {
   newPass,
   newStepsPass,
   passFromPattern,
+  withPassAfter,
   type MethodKind,
   type Pass,
   type Pattern,
@@ -33,8 +34,8 @@ export function usePassActions(
 ): PassActions {
   const put = usePutOnShelf('patterns');
   const { passes } = draft.colorway.recipe;
-  const append = (pass: Pass, at = passes.length): void => {
-    draft.changeRecipe((now) => ({ passes: [...now.passes.slice(0, at), pass, ...now.passes.slice(at)] }));
+  const append = (pass: Pass): void => {
+    draft.changeRecipe((now) => ({ passes: withPassAfter(now, pass) }));
     opened(pass.id);
   };
   return {
@@ -44,11 +45,13 @@ export function usePassActions(
       if (last) append(newStepsPass(newId(), last));
     },
     addPattern: (pattern) => append(passFromPattern(pattern, newId)),
-    duplicate: (pass) =>
-      append(
-        { ...pass, id: newId(), dyes: pass.dyes.map((line) => ({ ...line, id: newId() })) },
-        passes.indexOf(pass) + 1,
-      ),
+    duplicate: (pass) => {
+      const twin = { ...pass, id: newId(), dyes: pass.dyes.map((line) => ({ ...line, id: newId() })) };
+      draft.changeRecipe((now) => ({
+        passes: now.passes.flatMap((one) => (one.id === pass.id ? [one, twin] : [one])),
+      }));
+      opened(twin.id);
+    },
     move: (from, to) => {
       if (!passes[from] || to < 0 || to >= passes.length) return;
       draft.changeRecipe((now) => {

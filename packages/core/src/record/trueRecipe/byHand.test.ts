@@ -92,6 +92,38 @@ test('a hold ticked after a minute is 20 minutes with a word of the clock; one d
   expect(recipe.passes[0]).toMatchObject({ method: { kind: 'immersion' }, heat: { minutes: 35 } });
 });
 
+test('where doses wait by themselves, one that took longer is kept with its minutes: as an own way', () => {
+  const [first] = formulation().recipe.passes;
+  const batch = begunBatch(
+    formulation({
+      passes: [
+        {
+          ...first!,
+          method: { ...METHODS.repeated.usual, repeats: 2 },
+          heat: { temperatureC: 85, minutes: 20, rampCPerMin: 1 },
+        },
+      ],
+    }),
+  );
+  const entered = asPlanned(batch);
+  const asItWas = kept(withEvents(batch, entered)).recipe.passes[0]!;
+  expect(asItWas).toMatchObject({ method: { kind: 'repeated', minutes: 8 }, heat: { minutes: 20 } });
+  const at = entered.findIndex((one) => one.kind === 'act' && one.planned === 'p1.hold.strike') + 1;
+  const { act } = lineOn(batch, 'p1.hold.strike');
+  const longer = event({
+    kind: 'act',
+    planned: null,
+    act: { ...act, minutes: 15 },
+    written: '15 min',
+    note: '',
+  });
+  const { recipe } = kept(withEvents(batch, [...entered.slice(0, at), longer, ...entered.slice(at)]));
+  const { method } = recipe.passes[0]!;
+  const waits =
+    method.kind === 'own way' ? method.steps.flatMap((one) => (one.do === 'hold' ? [one.minutes] : [])) : [];
+  expect(waits.reduce((sum, minutes) => sum + minutes, 0)).toBe(8 + 15 + 8);
+});
+
 test('of a running batch what is still to come is said, and none of it as missing', () => {
   const batch = hot();
   const done = ['p1.run.bath', 'p1.dye.d1'].map((id) => tick(batch, id));

@@ -125,7 +125,8 @@ function fitsItsWay({ card, planned, acts, pass }: PassParts): boolean {
   const isDone = ({ id, act }: CardAct): boolean =>
     act.pass !== planned.id || !isOfTheWay(act) || done.has(id);
   const added = acts.filter((one) => isOfTheWay(one.act) && isAdded(one, card));
-  return cardLines(card).every(isDone) && added.every(({ act }) => act.kind === 'hold' && pass.heat !== null);
+  const holdsLonger = pass.heat !== null && !methodFacts(pass.method.kind).waitsItself;
+  return cardLines(card).every(isDone) && added.every(({ act }) => act.kind === 'hold' && holdsLonger);
 }
 
 /** Whether nobody had planned it. */
