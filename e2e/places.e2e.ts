@@ -213,6 +213,7 @@ test('66 skeins over four pots as loads of one order, two of them steamed togeth
   }
   await newColorway(page, 'immersion', 'Friday');
   await main(page).getByLabel('Set by').selectOption({ label: 'steam' });
+  await main(page).getByRole('button', { name: 'Heat it', exact: true }).click();
   await main(page).getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Version 1 saved.')).toBeVisible();
   await main(page).getByRole('link', { name: 'Split it into loads' }).click();
@@ -263,6 +264,35 @@ test('66 skeins over four pots as loads of one order, two of them steamed togeth
       .getByText(/^Set together with .* Friday, in whose record it is waited for/)
       .first(),
   ).toBeVisible();
+});
+
+test('one colorway on two bases for Friday: a round at a time, and what is left of each', async ({
+  page,
+}) => {
+  await newColorway(page, 'immersion', 'Friday');
+  await main(page).getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Version 1 saved.')).toBeVisible();
+  await main(page).getByRole('link', { name: 'Split it into loads' }).click();
+  await say(page, 'Pieces', '4');
+  await main(page).getByRole('button', { name: 'One more base' }).click();
+  await main(page).getByLabel('Base 2', { exact: true }).selectOption({ label: 'Sexton Worsted' });
+  await say(page, 'Pieces 2', '3');
+  // Two pots are free, each for two skeins: the first base takes both, the other comes after it.
+  const rows = main(page).getByRole('table', { name: 'Loads' }).getByRole('row');
+  await expect(rows).toHaveText([/^Vessel/, /2Ratchet Sock/, /2Ratchet Sock/]);
+  await expect(
+    main(page).getByText('3 are left for 1 more round: come back when these vessels are free.'),
+  ).toBeVisible();
+  // 0.5 % of 700 g is 3.5 g: 350 mL of a 1 % jar.
+  await expect(main(page).getByText('All rounds together take 350 mL Bell Red 1 %.')).toBeVisible();
+  await main(page).getByRole('button', { name: 'Begin these 2 loads' }).click();
+  await expect(page).toHaveURL(/\/pots$/);
+  await page.goto(`${application.url}/colorways/order`);
+  await main(page).getByRole('link', { name: 'Friday, 7' }).click();
+  await expect(
+    main(page).getByText('4 of 7 are begun in 2 loads; 3 to come: 3 on Sexton Worsted.'),
+  ).toBeVisible();
+  await expect(main(page).getByText(/No vessel|Choose at least one vessel/)).toBeVisible();
 });
 
 test('a liter of a glaze goes on into a pan that the second pass has for itself: card, record, and dyed again', async ({

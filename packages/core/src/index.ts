@@ -94,6 +94,7 @@ export * from './plan/planTypes';
 export * from './plan/resize';
 export * from './plan/lyingOtherwise';
 export * from './plan/needs';
+export * from './plan/onBase';
 export * from './plan/splitIntoLoads';
 export * from './plan/planOrWhy';
 export * from './plan/together';

@@ -4,28 +4,46 @@ import { passIn } from '../recipe/passIn';
 import type { Formulation, Recipe } from '../recipe/recipe';
 import type { Pot } from '../shelf/pot';
 import { formatAmount } from '../units/formatQuantity';
+import type { ToBegin } from './needs';
+import { onBase } from './onBase';
 import { planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
 import type { Plan } from './planTypes';
 import { potNeedsMl } from './potNeeds';
 import { withCount } from './withCount';
 
+/** Pieces of an order on one base that are still to be dyed; null for the base of the colorway. */
+export interface DueLine {
+  baseId: string | null;
+  pieces: number;
+}
+
 /** One vessel’s part of an order. */
 export interface PlannedLoad {
   pot: Pot;
+  baseId: string | null;
   count: number;
   plan: Plan;
   formulation: Formulation;
+}
+
+/** Pieces that a vessel holds: of the base it holds fewest of, of the one it holds most of, and whether that is all. */
+export interface Room {
+  fewest: number;
+  most: number;
+  all: boolean;
 }
 
 /** An order as it fits into vessels. */
 export interface SplitOrder {
   /** What is dyed at once, now. */
   loads: PlannedLoad[];
-  /** Most pieces that each of the vessels holds, by its id. */
-  most: ReadonlyMap<string, number>;
+  /** What each of the vessels holds of what is due, by its id. */
+  holds: ReadonlyMap<string, Room>;
   /** Pieces that are left for later, and in how many further rounds. */
   left: number;
   rounds: number;
+  /** All that is due, as one batch of each base would take it: what must be made and bought for it. */
+  whole: ToBegin[];
 }
 
 /** Most pieces that are tried in one vessel. */
@@ -33,38 +51,112 @@ const MOST_PIECES = 1000;
 
 /**
  * An order that is larger than a vessel, as loads: as few rounds as there can be, and the pieces spread evenly over
- * rounds and vessels, so that every load is dyed as nearly alike as it can be.
- * @param pieces of the first goods that are still to be dyed
+ * rounds and vessels, so that every load is dyed as nearly alike as it can be. No load is of two bases: they are dyed one
+ * after the other, the next in the vessels that the one before leaves free.
+ * @param due pieces of the first goods that are still to be dyed, by their bases
  * @param pots the vessels to dye in, at the same time
- * @throws FieldError where none of them holds a single piece, or something else speaks against the recipe
+ * @throws FieldError where one base fits into none of them, or something else speaks against the recipe
  */
 export function splitIntoLoads(
   colorway: Planned,
-  pieces: number,
+  due: readonly DueLine[],
   pots: readonly Pot[],
   shelf: Shelf,
 ): SplitOrder {
   if (pots.length === 0) throw new FieldError('vessels', 'Choose at least one vessel to dye in.');
-  const whole = planOrWhy({ ...colorway, recipe: { ...colorway.recipe, potId: null } }, shelf);
-  if (!whole.plan) throw new FieldError('colorway', whole.problem);
-  const planned: PlanLoad = (count, pot) => planLoad({ colorway, whole, shelf }, count, pot);
-  const most = new Map(pots.map((pot) => [pot.id, mostIn(pot, pieces, planned)]));
-  const all = sum([...most.values()]);
-  if (all === 0) throw new FieldError('vessels', holdsNone(pots, planned));
-  const rounds = Math.ceil(pieces / all);
-  const counts = spread(
-    Math.ceil(pieces / rounds),
-    pots.map(({ id }) => most.get(id) ?? 0),
-  );
-  const loads = pots.flatMap((pot, i): PlannedLoad[] => {
-    const count = counts[i] ?? 0;
-    const load = count === 0 ? null : planned(count, pot);
-    return load ? [{ pot, count, ...load }] : [];
-  });
-  return { loads, most, left: pieces - sum(counts), rounds: rounds - 1 };
+  const whole = wholeOrThrow({ ...colorway, recipe: { ...colorway.recipe, potId: null } }, shelf);
+  const lines = due
+    .filter(({ pieces }) => pieces > 0)
+    .map((line) => {
+      const recipe = onBase({ ...colorway.recipe, potId: null }, line.baseId, shelf.bases, whole.plan);
+      const own = { ...colorway, recipe };
+      const one = wholeOrThrow(own, shelf);
+      const planned = plansLoads(own, one, shelf);
+      const most = pots.map((pot) => mostIn(pot, line.pieces, planned));
+      if (sum(most) === 0) throw new FieldError('vessels', holdsNone(pots, planned));
+      const inAll = wholeOrThrow({ ...own, recipe: withCount(recipe, line.pieces, one) }, shelf);
+      return { ...line, planned, most, inAll };
+    });
+  const { now, rounds, left } = inRounds(lines);
+  return {
+    loads: lines.flatMap(({ baseId, planned }, i) =>
+      pots.flatMap((pot, j): PlannedLoad[] => {
+        const count = now[i]?.[j] ?? 0;
+        const load = count === 0 ? null : planned(count, pot);
+        return load ? [{ pot, baseId, count, ...load }] : [];
+      }),
+    ),
+    holds: new Map(
+      pots.map(({ id }, j) => {
+        const most = lines.map((line) => line.most[j] ?? 0);
+        const all = lines.every((line, i) => most[i] === line.pieces);
+        return [id, { fewest: Math.min(...most), most: Math.max(...most), all }];
+      }),
+    ),
+    left,
+    rounds,
+    whole: lines.map(({ inAll }) => inAll),
+  };
 }
 
+/** The plan of a colorway in no vessel yet. @throws FieldError where there is none */
+function wholeOrThrow(colorway: Planned, shelf: Shelf): Whole {
+  const whole = planOrWhy(colorway, shelf);
+  if (!whole.plan) throw new FieldError('colorway', whole.problem);
+  return whole;
+}
+
+type Whole = Extract<PlanOrWhy, { problem: null }>;
+
 const sum = (counts: readonly number[]): number => counts.reduce((all, one) => all + one, 0);
+
+/** Pieces of one base, and the most of it that each vessel holds. */
+interface RoomyLine {
+  pieces: number;
+  most: readonly number[];
+}
+
+/** All rounds of an order: the first by line and vessel, how many there are after it, and the pieces these are for. */
+function inRounds(lines: readonly RoomyLine[]): { now: number[][]; rounds: number; left: number } {
+  let left = lines.map(({ pieces }) => pieces);
+  const now = oneRound(lines, left);
+  left = after(left, now);
+  const leftNow = sum(left);
+  let rounds = 0;
+  for (; sum(left) > 0; rounds += 1) left = after(left, oneRound(lines, left));
+  return { now, rounds, left: leftNow };
+}
+
+const after = (left: readonly number[], round: readonly number[][]): number[] =>
+  left.map((pieces, i) => pieces - sum(round[i] ?? []));
+
+/** What is dyed at once, by line and vessel. @param left pieces of each line still to be dyed */
+function oneRound(lines: readonly RoomyLine[], left: readonly number[]): number[][] {
+  const taken = new Set<number>();
+  return lines.map(({ most }, i) => {
+    const due = left[i] ?? 0;
+    const open = most.map((holds, j) => (taken.has(j) ? 0 : holds));
+    if (due === 0 || sum(open) === 0) return most.map(() => 0);
+    const others = left.slice(i + 1).some((pieces) => pieces > 0);
+    const room = others ? fewestFor(due, open) : open;
+    const rounds = Math.ceil(due / sum(room));
+    const counts = spread(Math.ceil(due / rounds), room);
+    counts.forEach((count, j) => count > 0 && taken.add(j));
+    return counts;
+  });
+}
+
+/** The room of as few vessels as hold so many pieces, the roomiest first; of all where they hold no more. */
+function fewestFor(pieces: number, room: readonly number[]): number[] {
+  const chosen = new Set<number>();
+  let held = 0;
+  for (const { holds, j } of room.map((holds, j) => ({ holds, j })).toSorted((a, b) => b.holds - a.holds)) {
+    if (held >= pieces) break;
+    held += holds;
+    chosen.add(j);
+  }
+  return room.map((holds, j) => (chosen.has(j) ? holds : 0));
+}
 
 /** So many pieces over vessels, each piece into the one that is least full; none gets more than it holds. */
 function spread(pieces: number, most: readonly number[]): number[] {
@@ -94,22 +186,16 @@ function mostIn(pot: Pot, pieces: number, planned: PlanLoad): number {
 /** Plans so many pieces in a vessel; null where they cannot be planned. */
 type PlanLoad = (count: number, pot: Pot) => { plan: Plan; formulation: Formulation } | null;
 
-function planLoad(
-  {
-    colorway,
-    whole,
-    shelf,
-  }: { colorway: Planned; whole: Extract<PlanOrWhy, { problem: null }>; shelf: Shelf },
-  count: number,
-  pot: Pot,
-): ReturnType<PlanLoad> {
-  const recipe = inPan(withCount(colorway.recipe, count, whole), pot);
-  const { plan, formulation } = planOrWhy(
-    { ...colorway, recipe: { ...recipe, potId: pot.id } },
-    { ...shelf, pots: [pot, ...(shelf.pots ?? []).filter(({ id }) => id !== pot.id)] },
-  );
-  return plan ? { plan, formulation } : null;
-}
+const plansLoads =
+  (colorway: Planned, whole: Whole, shelf: Shelf): PlanLoad =>
+  (count, pot) => {
+    const recipe = inPan(withCount(colorway.recipe, count, whole), pot);
+    const { plan, formulation } = planOrWhy(
+      { ...colorway, recipe: { ...recipe, potId: pot.id } },
+      { ...shelf, pots: [pot, ...(shelf.pots ?? []).filter(({ id }) => id !== pot.id)] },
+    );
+    return plan ? { plan, formulation } : null;
+  };
 
 /** A pan that was measured is the pan that its load lies in. */
 const inPan = (recipe: Recipe, pot: Pot): Recipe => ({

@@ -1,9 +1,7 @@
 import { potsOf, type Shelf } from '../recipe/materials';
-import type { Recipe } from '../recipe/recipe';
-import type { Base } from '../shelf/base';
+import { onBase } from './onBase';
 import { planInFirstFree, planOrWhy, type Planned, type PlanOrWhy } from './planOrWhy';
-import type { Plan } from './planTypes';
-import { atDepth, resizeRecipe } from './resize';
+import { atDepth } from './resize';
 import { withCount } from './withCount';
 
 /** A batch that is to be begun beside others. */
@@ -44,20 +42,4 @@ export function planTogether<Asked extends AskedBatch>(
     for (const { id } of planned.formulation ? potsOf(planned.formulation) : []) taken.set(id, colorway.name);
     return { ...planned, asked: one };
   });
-}
-
-/**
- * A recipe whose first goods are of another base, at the same depth: as many of them, each a put-up of that base where each
- * was one of its own.
- */
-function onBase(recipe: Recipe, baseId: string | null, bases: readonly Base[], plan: Plan): Recipe {
-  const [first, ...others] = recipe.goods;
-  if (baseId === null || !first || baseId === first.baseId) return recipe;
-  const putUp = (of: string): number | undefined => bases.find(({ id }) => id === of)?.putUpGrams;
-  const gramsEach = first.gramsEach === putUp(first.baseId) ? putUp(baseId) : undefined;
-  const goods = [
-    { ...first, baseId, gramsEach: gramsEach ?? first.gramsEach, weighedGrams: null },
-    ...others,
-  ];
-  return resizeRecipe(recipe, { kind: 'same depth', goods }, plan);
 }

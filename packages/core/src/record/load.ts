@@ -1,3 +1,12 @@
+/** Most bases that one order is dyed on. */
+export const MOST_BASES = 12;
+
+/** Pieces of an order on one base. */
+export interface OrderLine {
+  baseId: string;
+  pieces: number;
+}
+
 /** What a batch is of an order that was too large for one vessel: which load, and how many pieces of how many. */
 export interface Load {
   /** The order, the same for all of its loads. */
@@ -8,6 +17,8 @@ export interface Load {
   count: number;
   /** Counted from 1. */
   load: number;
+  /** The bases of the order, and the one that this load is on; loads of before orders named a base have none. */
+  bases?: { here: string; lines: OrderLine[] } | undefined;
 }
 
 /** A load that was begun, and what came of it. */
@@ -27,28 +38,40 @@ export interface Order {
   colorwayId: string | null;
   pieces: number;
   loads: BegunLoad[];
-  /** Pieces that no load was begun for. */
+  /** Pieces that no load was begun for, in all. */
   left: number;
+  /** Its bases, at least one, each with the pieces that no load was begun for; null for the base of the colorway. */
+  lines: { baseId: string | null; pieces: number; left: number }[];
 }
 
 /** Loads by their orders; one that was dropped leaves its pieces to be dyed. @returns newest order last */
 export function ordersOf(loads: readonly BegunLoad[], dropped: string): Order[] {
-  const orders = new Map<string, Order>();
-  for (const load of loads) {
-    const order = orders.get(load.order) ?? {
-      id: load.order,
-      name: load.name,
-      colorwayId: load.colorwayId,
-      pieces: load.pieces,
-      loads: [],
-      left: load.pieces,
+  const orders = new Map<string, BegunLoad[]>();
+  for (const load of loads) orders.set(load.order, [...(orders.get(load.order) ?? []), load]);
+  return [...orders.values()].flatMap((mine) => orderOfLoads(mine, dropped) ?? []);
+}
+
+/** An order from what was begun of it. */
+function orderOfLoads(loads: readonly BegunLoad[], dropped: string): Order | null {
+  const [first] = loads;
+  if (!first) return null;
+  const { order: id, name, colorwayId, pieces } = first;
+  const begun = loads.filter(({ standing }) => standing !== dropped);
+  const lines = (first.bases?.lines ?? [{ baseId: null, pieces }]).map(({ baseId, pieces: asked }) => {
+    const dyed = begun.filter(({ bases }) => (bases?.here ?? null) === baseId);
+    return {
+      baseId,
+      pieces: asked,
+      left: Math.max(0, asked - dyed.reduce((sum, { count }) => sum + count, 0)),
     };
-    order.loads.push(load);
-    if (load.standing !== dropped) order.left = Math.max(0, order.left - load.count);
-    orders.set(load.order, order);
-  }
-  return [...orders.values()].map((order) => ({
-    ...order,
-    loads: order.loads.toSorted((a, b) => a.load - b.load),
-  }));
+  });
+  return {
+    id,
+    name,
+    colorwayId,
+    pieces,
+    loads: loads.toSorted((a, b) => a.load - b.load),
+    left: lines.reduce((sum, { left }) => sum + left, 0),
+    lines,
+  };
 }

@@ -121,6 +121,24 @@ test('an order knows what is left of it; a load that was dropped leaves its piec
   });
   const [order] = ordersOf([load(2, 4), load(1, 4), load(3, 3, { standing: 'dropped' })], 'dropped');
   expect([order?.left, order?.loads.map((one) => one.load)]).toEqual([58, [1, 2, 3]]);
+  expect(order?.lines).toEqual([{ baseId: null, pieces: 66, left: 58 }]);
+  // On several bases, each has pieces of its own to come.
+  const lines = [
+    { baseId: 'wool', pieces: 26 },
+    { baseId: 'sock', pieces: 40 },
+  ];
+  const on = (here: string): Partial<BegunLoad> => ({ bases: { here, lines } });
+  const [several] = ordersOf(
+    [load(1, 10, on('wool')), load(2, 5, on('sock')), load(3, 10, { ...on('wool'), standing: 'dropped' })],
+    'dropped',
+  );
+  expect([several?.left, several?.lines]).toEqual([
+    51,
+    [
+      { baseId: 'wool', pieces: 26, left: 16 },
+      { baseId: 'sock', pieces: 40, left: 35 },
+    ],
+  ]);
 });
 
 test('a record from before a way had more to decide is read, and drawn, with what was usual then', () => {

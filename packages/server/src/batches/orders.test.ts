@@ -51,6 +51,24 @@ test('loads are batches that know their order; what is left of it is told until 
   await request(studio.app).get('/api/orders/saturday').expect(404);
 });
 
+test('an order on several bases knows what is left of each', async () => {
+  const lines = [
+    { baseId: 'one', pieces: 4 },
+    { baseId: 'other', pieces: 3 },
+  ];
+  await post('b1', { ...load(1, 3), bases: { here: 'one', lines } }).expect(201);
+  await post('b2', { ...load(2, 3), bases: { here: 'other', lines } }).expect(201);
+  expect(await open()).toMatchObject([
+    {
+      left: 1,
+      lines: [
+        { baseId: 'one', pieces: 4, left: 1 },
+        { baseId: 'other', pieces: 3, left: 0 },
+      ],
+    },
+  ]);
+});
+
 test('a load that was dropped is to be dyed again', async () => {
   await post('b1', load(1, 7)).expect(201);
   expect(await open()).toEqual([]);
@@ -65,6 +83,31 @@ test.each([
   [{ ...load(1, 8) }, /cannot have more pieces than its order/],
   [{ ...load(1, 0) }, /at least 1/],
   [{ ...load(1.5, 1) }, /whole number/],
+  [
+    { ...load(1, 3), bases: { here: 'a', lines: [{ baseId: 'a', pieces: 6 }] } },
+    /must come to those of the order/,
+  ],
+  [
+    { ...load(1, 3), bases: { here: 'a', lines: [3, 4].map((pieces) => ({ baseId: 'a', pieces })) } },
+    /only once/,
+  ],
+  [
+    { ...load(1, 3), bases: { here: 'b', lines: [{ baseId: 'a', pieces: 7 }] } },
+    /on one of the bases of its order/,
+  ],
+  [
+    {
+      ...load(1, 4),
+      bases: {
+        here: 'a',
+        lines: [
+          { baseId: 'a', pieces: 3 },
+          { baseId: 'b', pieces: 4 },
+        ],
+      },
+    },
+    /no more pieces than were asked of it/,
+  ],
 ])('a load that cannot be is refused, and no batch begins: %j', async (loadOf, said) => {
   const { body } = await post('b1', loadOf).expect(400);
   expect(JSON.stringify(body)).toMatch(said);

@@ -27,7 +27,8 @@ export function FormulationScreen() {
     return <Waiting error={shelf.error ?? versions.error} />;
   if (id === 'new') {
     // What was worked on last is only a convenience: where the list cannot be had, a new one begins all the same.
-    if (colorways.isPending && colorways.fetchStatus !== 'paused') return <Waiting />;
+    // Asked for once: one that was begun without it stays where it is when the list is asked for anew.
+    if (!colorways.isFetched && colorways.fetchStatus !== 'paused') return <Waiting />;
     const [last] = (colorways.data ?? []).toSorted((a, b) => b.savedAt.localeCompare(a.savedAt));
     return <NewFormulation shelf={shelf.data} before={last?.recipe} />;
   }

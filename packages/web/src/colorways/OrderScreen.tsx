@@ -4,32 +4,32 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import {
-  formatAmount,
   isDyedIn,
   orWhy,
   splitIntoLoads,
   vesselChoices,
   type ColorwayOnList,
   type Order,
+  type OrderLine,
   type PlannedLoad,
   type ShelfResponse,
   type SplitOrder,
-  type VesselChoice,
 } from '@ythrion/core';
 import { saidOf } from '../api/client';
 import { useInUse } from '../batch/useInUse';
 import { everythingReads } from '../parts/everythingReads';
 import { newId } from '../parts/newId';
 import { say } from '../parts/say';
-import { Tick } from '../parts/Tick';
 import { Waiting } from '../parts/Waiting';
-import { SaidAmount } from '../sentence/SaidAmount';
 import { SaidChoice } from '../sentence/SaidChoice';
 import { SaidText } from '../sentence/SaidText';
 import { Sentence } from '../sentence/Sentence';
 import { useBeginBatch, useColorways, useOrders, useShelf } from '../studio/queries';
 import { Asked, useAnswers } from './Asked';
 import { beginning } from './beginning';
+import { OrderLines } from './OrderLines';
+import { OrderNeeds } from './OrderNeeds';
+import { OrderLoads, OrderVessels } from './OrderLoads';
 
 /** An order that no vessel holds at once: as loads, with what each takes, begun together and the rest later. */
 export function OrderScreen() {
@@ -73,51 +73,68 @@ interface SplitProps {
 function Split({ colorways, first, order, open, shelf }: SplitProps) {
   const [colorwayId, setColorwayId] = useState(first.id);
   const colorway = colorways.find(({ id }) => id === colorwayId) ?? first;
+  const [goods] = colorway.recipe.goods;
+  const own = goods?.baseId ?? '';
   const [name, setName] = useState<string | null>(order?.name ?? null);
-  const [asked, setAsked] = useState<number | null>(order?.pieces ?? null);
-  const pieces = asked ?? colorway.recipe.goods[0]?.count ?? 1;
+  const [asked, setAsked] = useState<readonly OrderLine[] | null>(null);
+  const lines = order
+    ? order.lines.map(({ baseId, pieces }) => ({ baseId: baseId ?? own, pieces }))
+    : (asked ?? [{ baseId: own, pieces: goods?.count ?? 1 }]);
+  const pieces = lines.reduce((sum, line) => sum + line.pieces, 0);
   const inUse = useInUse();
   const choices = vesselChoices(shelf.pots, inUse).filter(({ pot }) => isDyedIn(pot));
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const pots = choices.filter(({ pot, holds }) => holds === null && !left.has(pot.id)).map(({ pot }) => pot);
   const chosen = pots.map(({ id }) => id).join();
-  const due = order?.left ?? pieces;
+  const due = JSON.stringify(
+    order ? order.lines.map(({ baseId, left: pieces }) => ({ baseId, pieces })) : lines,
+  );
   const { value: split, problem } = useMemo(
-    () => orWhy(() => splitIntoLoads(colorway, due, pots, shelf)),
+    () => orWhy(() => splitIntoLoads(colorway, JSON.parse(due) as OrderLine[], pots, shelf)),
     // Vessels are the same ones as long as their ids are.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [colorway, due, chosen, shelf],
   );
-  const begin = useBegin({ order, colorway, pieces, name: name ?? `${colorway.name}, ${pieces}` });
+  const begin = useBegin({ order, colorway, lines, name: name ?? `${colorway.name}, ${pieces}` });
   const answers = useAnswers(split?.loads.map(({ plan }) => plan) ?? []);
-  const each = formatAmount(colorway.recipe.goods[0]?.gramsEach ?? 0, 'g');
   return (
     <Box sx={{ maxWidth: 1080, p: 2, display: 'grid', gap: 2 }}>
       <Typography variant="h1">{order ? `Go on with ${order.name}` : 'Split an order into loads'}</Typography>
       {order ? (
         <Typography>
-          {order.pieces - order.left} of {order.pieces} × {each} are begun in {order.loads.length} loads;{' '}
-          <strong>{order.left} to come</strong>.
+          {order.pieces - order.left} of {order.pieces} are begun in {order.loads.length} loads;{' '}
+          <strong>{order.left} to come</strong>
+          {order.lines.length > 1 &&
+            `: ${order.lines
+              .filter((line) => line.left > 0)
+              .map((line) => `${line.left} on ${baseName(line.baseId ?? own, shelf)}`)
+              .join(', ')}`}
+          .
         </Typography>
       ) : (
-        <Sentence>
-          <SaidAmount label="Pieces" kind="count" value={pieces} onChange={setAsked} /> × {each} in{' '}
-          <SaidChoice
-            label="Colorway"
-            value={colorwayId}
-            options={colorways.map((one) => ({ value: one.id, label: one.name }))}
-            onChange={setColorwayId}
-          />
-          , kept under{' '}
-          <SaidText
-            label="Name of the order"
-            value={name ?? `${colorway.name}, ${pieces}`}
-            maxLength={80}
-            onChange={setName}
-          />
-        </Sentence>
+        <>
+          <Sentence>
+            <SaidChoice
+              label="Colorway"
+              value={colorwayId}
+              options={colorways.map((one) => ({ value: one.id, label: one.name }))}
+              onChange={(id) => {
+                setColorwayId(id);
+                setAsked(null);
+              }}
+            />
+            , kept under{' '}
+            <SaidText
+              label="Name of the order"
+              value={name ?? `${colorway.name}, ${pieces}`}
+              maxLength={80}
+              onChange={setName}
+            />
+          </Sentence>
+          <OrderLines key={colorwayId} lines={lines} colorway={colorway} shelf={shelf} onChange={setAsked} />
+        </>
       )}
-      <Vessels
+      <OrderVessels
         choices={choices}
         split={split}
         isChosen={(id) => pots.some((pot) => pot.id === id)}
@@ -130,8 +147,12 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
       {problem !== null && <Typography role="alert">✕ {problem}</Typography>}
       {split && (
         <>
-          <Loads loads={split.loads} />
+          <OrderLoads
+            loads={split.loads}
+            baseOf={lines.length > 1 ? (id) => baseName(id ?? own, shelf) : null}
+          />
           <Typography>{leftWords(split)}</Typography>
+          <OrderNeeds split={split} shelf={shelf} />
           <Asked {...answers} />
           <Button
             variant="contained"
@@ -164,127 +185,49 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
   );
 }
 
+const baseName = (id: string, { bases }: ShelfResponse): string =>
+  bases.find((base) => base.id === id)?.name ?? id;
+
 const leftWords = ({ left, rounds }: SplitOrder): string =>
   left === 0
     ? 'That is all of them.'
     : `${left} are left for ${rounds} more ${rounds === 1 ? 'round' : 'rounds'}: come back when these vessels are free.`;
 
-interface VesselsProps {
-  choices: readonly VesselChoice[];
-  split: SplitOrder | null;
-  isChosen: (id: string) => boolean;
-  onTick: (id: string) => void;
-}
-
-/** The vessels to dye in, each with what it holds of this. */
-function Vessels({ choices, split, isChosen, onTick }: VesselsProps) {
-  return (
-    <Box component="fieldset" sx={{ border: 0, m: 0, p: 0 }}>
-      <Typography component="legend" variant="h2">
-        In these vessels at once
-      </Typography>
-      {choices.map(({ pot, holds }) => {
-        const most = split?.most.get(pot.id);
-        return (
-          <Box key={pot.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-            {holds === null ? (
-              <Tick
-                label={`${pot.name}, ${formatAmount(pot.capacityMl, 'mL')}`}
-                checked={isChosen(pot.id)}
-                onChange={() => onTick(pot.id)}
-              />
-            ) : (
-              <Typography color="text.secondary" sx={{ py: 1 }}>
-                {pot.name}: {holds} is in it
-              </Typography>
-            )}
-            {holds === null && most !== undefined && (
-              <Typography variant="body2" component="span">
-                {most === 0 ? 'holds not one piece of this' : `holds ${most} at most`}
-              </Typography>
-            )}
-          </Box>
-        );
-      })}
-    </Box>
-  );
-}
-
-/** What each load takes. */
-function Loads({ loads }: { loads: readonly PlannedLoad[] }) {
-  return (
-    <Box sx={{ overflowX: 'auto' }}>
-      <Box
-        component="table"
-        aria-label="Loads"
-        sx={{
-          borderCollapse: 'collapse',
-          '& th, & td': { textAlign: 'left', py: 0.5, pr: 2, borderBottom: 1 },
-        }}
-      >
-        <thead>
-          <tr>
-            <th scope="col">Vessel</th>
-            <th scope="col">Pieces</th>
-            <th scope="col">Pour</th>
-            <th scope="col">Water</th>
-            <th scope="col">Acid</th>
-          </tr>
-        </thead>
-        <tbody>
-          {loads.map(({ pot, count, plan }) => (
-            <tr key={pot.id}>
-              <th scope="row">{pot.name}</th>
-              <td>{count}</td>
-              <td>
-                {plan.passes
-                  .flatMap(({ pours }) => pours)
-                  .map(({ volume, grams, dyeName }) => {
-                    const { value, unit } = volume ?? grams;
-                    return `${formatAmount(value, unit)} ${dyeName}`;
-                  })
-                  .join(', ')}
-              </td>
-              <td>{formatAmount(plan.totals.water.value, 'mL')}</td>
-              <td>
-                {plan.passes
-                  .flatMap(({ acids }) => acids)
-                  .map(({ amount, label }) => `${formatAmount(amount.value, amount.unit)} ${label}`)
-                  .join(', ')}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
-    </Box>
-  );
-}
-
 /** Begins loads of an order, each a batch of its own. */
 function useBegin({
   order,
   colorway,
-  pieces,
+  lines,
   name,
 }: {
   order: Order | null;
   colorway: ColorwayOnList;
-  pieces: number;
+  lines: readonly OrderLine[];
   name: string;
 }): { start: (loads: readonly PlannedLoad[]) => Promise<void>; pending: boolean } {
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const [id] = useState(() => order?.id ?? newId());
   const before = order?.loads.length ?? 0;
+  const pieces = lines.reduce((sum, line) => sum + line.pieces, 0);
+  // An order from before orders named a base goes on without.
+  const named = !order?.lines.some(({ baseId }) => baseId === null);
   return {
     pending: begin.isPending,
     start: async (loads) => {
       if (!everythingReads()) return;
       try {
-        for (const [i, { count, formulation }] of loads.entries())
+        for (const [i, { count, baseId, formulation }] of loads.entries())
           await begin.mutateAsync({
             ...beginning(colorway, formulation),
-            loadOf: { order: id, name, pieces, count, load: before + i + 1 },
+            loadOf: {
+              order: id,
+              name,
+              pieces,
+              count,
+              load: before + i + 1,
+              ...(named && baseId !== null && { bases: { here: baseId, lines: [...lines] } }),
+            },
           });
         void navigate('/pots');
       } catch (error) {

@@ -5,11 +5,8 @@ import Typography from '@mui/material/Typography';
 import { Link, useNavigate } from 'react-router';
 import {
   formatAmount,
-  isShort,
   momentWords,
-  needName,
   needsOf,
-  needWords,
   planTogether,
   spoken,
   threeFigures,
@@ -35,7 +32,9 @@ import { Sentence } from '../sentence/Sentence';
 import { SmallKey } from '../sentence/SmallKey';
 import { useBeginBatch, useColorways, useShelf } from '../studio/queries';
 import { Asked, useAnswers } from './Asked';
+import { basesFor } from './basesFor';
 import { beginning } from './beginning';
+import { NeedItems } from './NeedItems';
 
 /** Several batches of a day: what they need in one list, when they will be done, and all begun by one tap. */
 export function StartSeveralScreen() {
@@ -194,27 +193,7 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
       <Box component="section" aria-label="What is needed">
         <Typography variant="h2">What must be there first</Typography>
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-          {needs.map((need) => (
-            <li
-              key={JSON.stringify([
-                need.what,
-                'stockId' in need ? need.stockId : '',
-                needName(need, shelf.dyes),
-              ])}
-            >
-              {isShort(need) ? (
-                <strong>{needWords(need, shelf.dyes, shelf.stocks)}</strong>
-              ) : (
-                needWords(need, shelf.dyes, shelf.stocks)
-              )}
-              {need.what === 'jar' && isShort(need) && (
-                <>
-                  {' '}
-                  <Link to={`/shelf/stocks/${need.stockId}`}>Make more</Link>
-                </>
-              )}
-            </li>
-          ))}
+          <NeedItems needs={needs} shelf={shelf} />
           {planned.map(
             ({ row, colorway, toBegin }, i) =>
               toBegin?.formulation.pot === null && (
@@ -256,12 +235,6 @@ function StartSeveral({ colorways, shelf }: { colorways: readonly ColorwayOnList
 /** What a batch is called: as its colorway, with the depth where that is another. */
 const nameOf = ({ name }: ColorwayOnList, { dosPercent }: Row): string =>
   dosPercent === null ? name : `${name}, ${formatAmount(dosPercent, '%')}`;
-
-/** The bases that goods can be of, and the one they are of though it is retired. */
-const basesFor = (now: string | undefined, { bases }: ShelfResponse): { value: string; label: string }[] =>
-  bases
-    .filter(({ id, retired }) => !retired || id === now)
-    .map(({ id, name }) => ({ value: id, label: name }));
 
 const doneAt = ({ plan }: ToBegin): string => {
   const now = studioNowMs();
