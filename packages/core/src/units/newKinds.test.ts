@@ -28,6 +28,45 @@ describe('spoons, kept in teaspoons', () => {
   });
 });
 
+describe('strength as a powder in its liquid', () => {
+  test.each<[string, number]>([
+    // Common practice, no source: 2 g in 200 mL is 1 %, 4 g per 100 mL is 4 %.
+    ['2 g in 200 mL', 1],
+    ['4 g per 100 mL', 4],
+    ['4 g/100mL', 4],
+    ['0.5 g / 1 L', 0.05],
+    ['1:100', 1],
+    ['1 : 50', 2],
+    ['1 in 100', 1],
+    ['2 in 200 mL', 1],
+    // An ounce is 28.35 g, a US quart 946.4 mL.
+    ['1 oz to 1 quart', 2.9957],
+    ['2,5 %', 2.5],
+  ])('%s', (text, percent) => expect(value(text, 'stockStrength')).toBeCloseTo(percent, 3));
+  test('spoons, by what a level one weighs: 1/8 tsp of 2.8 g in half a cup of 118.3 mL is 0.3 %', () => {
+    const weighed = { gramsPerTeaspoon: 2.8 };
+    expect(value('1/8 tsp in 1/2 cup', 'stockStrength', weighed)).toBeCloseTo(0.35 / 1.18294, 4);
+    expect(value('1 tsp per cup', 'stockStrength', weighed)).toBeCloseTo(2.8 / 2.36588, 4);
+    expect(value('1/2 tsp in a cup', 'stockStrength', weighed)).toBeCloseTo(1.4 / 2.36588, 4);
+    expect(parseQuantity('1 tsp per cup', 'stockStrength', { ...weighed, unweighed: true })).toMatchObject({
+      remark: 'A tsp is taken as 2.8 g, not weighed.',
+    });
+    expect(problem('1 tsp per cup', 'stockStrength')).toMatch(/grams per level teaspoon/);
+  });
+  test.each<[string, RegExp]>([
+    ['2 g in 200 g', /^That is a mass\./],
+    ['2 g in', /^That is a mass\./],
+    ['2 g in 0 mL', /no liquid to be in/],
+    ['50 g in 100 mL', /cannot be over 10 %; this reads as 50 %/],
+    [
+      '2 g',
+      /^That is a mass\. Stock strength goes by percent, or by the powder in it: 1 %, 2 g in 200 mL\.$/,
+    ],
+  ])('%s is refused', (text, said) => expect(problem(text, 'stockStrength')).toMatch(said));
+  test('no other percent is said that way', () =>
+    expect(problem('1:100', 'dos')).toMatch(/no measure known/));
+});
+
 describe('lengths', () => {
   test.each<[string, QuantityKindName, number]>([
     ['30', 'length', 30],

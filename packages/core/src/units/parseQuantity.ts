@@ -21,7 +21,8 @@ export const LONGEST_SAID = 300;
 
 /**
  * Reads what a dyer writes or says: `2 tbsp + 1 tsp`, `1/8 tsp`, `1 1/2 cup`, `4 oz`, `7.5`, `0,5 %`, `200F`, `1:30`;
- * `half a cup`, `4+1 tbsp`, `2 x 1/4 tsp`, `a pinch`, `3 days`, `overnight`, `about 20 min`, `2 skeins`.
+ * `half a cup`, `4+1 tbsp`, `2 x 1/4 tsp`, `a pinch`, `3 days`, `overnight`, `about 20 min`, `2 skeins`; a strength as what
+ * is in how much: `2 g in 200 mL`, `1 tsp per cup`, `1:100`.
  * Terms joined by `+`, `and` or a space are added. A bare number is in the unit of the field.
  * @param text what was typed
  * @param kindName which amount the field holds; gives unit and limits
@@ -79,13 +80,30 @@ interface Sum {
   guess?: string;
 }
 
-/** Two amounts that stand for one: `1:30` of a liquor ratio, `1:30` of a time. Everything else is a sum. */
+/** Two amounts that stand for one: `1:30` of a liquor ratio, `1:30` of a time, `2 g in 200 mL`. Everything else is a sum. */
 function inOneField(text: string, kind: QuantityKind, context: ParseContext): Sum | string {
   const ratio = kind.dimension === 'ratio' ? /^1\s*:\s*(.+)$|^(.+?)\s*:\s*1$/.exec(text) : null;
   if (ratio) return sumOf(ratio[1] ?? ratio[2] ?? '', kind, context);
   const clock = kind.dimension === 'time' ? /^(\d{1,3}):([0-5]\d)(?:\s*h)?$/.exec(text) : null;
   if (clock) return { value: 60 * Number(clock[1]) + Number(clock[2]) };
+  const within = kind.dissolved === true ? WITHIN.exec(text) : null;
+  if (within)
+    return strengthOf(text.slice(0, within.index), text.slice(within.index + within[0].length), context);
   return sumOf(text, kind, context);
+}
+
+/** What stands between a powder and the liquid it is in; a slash only after a measure, as `1/8` is a number. */
+const WITHIN = /\s*:\s*|\s+(?:in|per|to)\s+|(?<=[a-z])\s*\/\s*/i;
+
+/** A strength, w/v %, from the powder and the liquid it is made up to; a bare number is in grams or mL. */
+function strengthOf(powder: string, liquid: string, context: ParseContext): Sum | string {
+  const grams = sumOf(powder, quantityKind('dyeMass'), context);
+  if (typeof grams === 'string') return grams;
+  const whole = sumOf(liquid.replace(/^(?:an?\s+)?(?=[a-z])/i, '1 '), quantityKind('volume'), context);
+  if (typeof whole === 'string') return whole;
+  return whole.value > 0
+    ? { ...grams, value: (100 * grams.value) / whole.value }
+    : `“${liquid}” is no liquid to be in.`;
 }
 
 /** Adds the terms of a spelling, in the unit of the field; or says in a sentence why it cannot be read. */

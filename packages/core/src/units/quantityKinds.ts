@@ -31,6 +31,8 @@ export interface QuantityKind {
   words?: string;
   /** What a level teaspoon of it weighs, where nobody has to say. */
   gramsPerTeaspoon?: number;
+  /** A strength that is also said as a powder in its liquid: `2 g in 200 mL`. */
+  dissolved?: boolean;
   /** How it is said, with two examples, where its dimension alone would not tell. */
   said?: string;
 }
@@ -68,6 +70,8 @@ export const QUANTITY_KINDS = {
     usual: [0.05, 5],
     ladder: [0.1, 0.25, 0.5, 1, 2, 4],
     aboveZero: true,
+    dissolved: true,
+    said: 'Stock strength goes by percent, or by the powder in it: 1 %, 2 g in 200 mL.',
   },
   volume: {
     dimension: 'volume',

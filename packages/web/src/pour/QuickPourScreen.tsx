@@ -13,6 +13,7 @@ import {
   keptPour,
   QUICK_ACIDS,
   QUICK_SCHOOLS,
+  formatAmount,
   readingOf,
   sayDyeIn,
   spoken,
@@ -274,6 +275,7 @@ export function QuickPourScreen() {
                 <SaidAmount
                   label="Stock strength"
                   kind="stockStrength"
+                  context={reading}
                   value={quick.strengthPercent}
                   onChange={(strengthPercent) => change({ strengthPercent })}
                 />
@@ -281,7 +283,7 @@ export function QuickPourScreen() {
             ),
             right: (
               <Typography variant="body2" color="text.secondary">
-                {quick.strengthPercent} g of powder in every 100 mL of stock.
+                {formatAmount(quick.strengthPercent, 'g')} of powder in every 100 mL of stock.
               </Typography>
             ),
           },
