@@ -7,6 +7,7 @@ import { isNeverWrung } from '../shelf/forms';
 import { fullMl } from './potNeeds';
 import type { Base } from '../shelf/base';
 import { jarAgeDays, OLD_STOCK_DAYS } from '../shelf/jarAge';
+import { jarWords } from '../shelf/jarWords';
 import { keepsBath, methodFacts, type MethodKind } from '../method';
 import type { WayNotice } from '../method/method';
 import type { Dye } from '../shelf/dye';
@@ -32,6 +33,7 @@ export type Saying =
   | { code: 'no tool'; dye: string; amount: number; unit: Unit; stock: boolean }
   | { code: 'spoon not weighed'; dye: string }
   | { code: 'jar short'; dye: string; holdsMl: number; shortMl: number }
+  | { code: 'jar gone'; dye: string; jar: string }
   | { code: 'jar old'; dye: string; jar: string; days: number }
   | { code: 'never twisted'; form: string }
   | { code: 'more than bath'; ml: number; decidedMl: number; paint: boolean }
@@ -126,7 +128,7 @@ function pourNotices(
   drawn: Map<string, number>,
 ): Notice[] {
   const notices: Notice[] = [];
-  const say = (saying: Saying, more: Pick<Notice, 'jarId'> = {}): void => {
+  const say = (saying: Saying, more: Pick<Notice, 'jarId' | 'asks'> = {}): void => {
     notices.push({ about: 'pass', passId: pass.id, ...saying, ...more });
   };
   if (planned.pours.length > 0 && planned.dos.value < BARELY_VISIBLE_DOS)
@@ -156,6 +158,10 @@ function pourNotices(
       say({ code: 'spoon not weighed', dye: pour.dyeName });
     const jar = formulation.stocks.find((stock) => stock.id === pour.stockId);
     if (!jar || !pour.volume) continue;
+    if (jar.retired) {
+      say({ code: 'jar gone', dye: pour.dyeName, jar: jarWords(jar) }, { asks: true });
+      continue;
+    }
     const taken = pour.dilution ? pour.dilution.take.value : pour.volume.value;
     const holds = left[jar.id] ?? jar.volumeMl;
     const before = drawn.get(jar.id) ?? 0;

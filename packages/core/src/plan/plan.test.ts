@@ -176,6 +176,18 @@ describe('notices', () => {
   test('no acid', () => expect(said({ passes: pass({ acids: [] }) })).toMatch(/No acid/));
   test('a jar that holds too little says by how much', () =>
     expect(said({}, { 'blue-1': 188 })).toMatch(/holds 188 mL, 12 mL less than you need\. Make more/));
+  test('a jar that is off the shelf is asked about, and neither its level nor its age is spoken of', () => {
+    const asDecided = formulation();
+    const stocks = asDecided.stocks.map((jar) => (jar.id === 'blue-1' ? { ...jar, retired: true } : jar));
+    const { notices } = planFormulation(
+      { ...asDecided, stocks },
+      { left: { 'blue-1': 0 }, today: '2030-01-01T00:00:00Z' },
+    );
+    expect(notices.filter(({ asks }) => asks).map(noticeWords)).toEqual([
+      'Vault Blue: the 1 % jar is off the shelf. Pour from another, or weigh the powder.',
+    ]);
+    expect(notices.map(noticeWords).filter((words) => words.startsWith('Vault Blue'))).toHaveLength(1);
+  });
   test('more stock than bath', () =>
     expect(said({ passes: pass({ water: { basis: 'volume', value: 200 } }) })).toMatch(
       /more than the 200 mL bath/,

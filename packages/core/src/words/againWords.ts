@@ -15,6 +15,7 @@ import type { CardAct } from '../record/card';
 import { dyeName } from '../record/dyeTotals';
 import type { FoldedRecord } from '../record/foldRecord';
 import type { Dye } from '../shelf/dye';
+import { jarWords } from '../shelf/jarWords';
 import { formatAmount } from '../units/formatQuantity';
 import { lineWords, titleOf, type Reading } from './lineWords';
 
@@ -164,6 +165,10 @@ export function againNoticeWords(notice: AgainNotice, dyes: readonly Dye[]): str
       return `${notice.vessel} holds ${formatAmount(notice.holdsMl, 'mL')}; bath and goods need about ${formatAmount(notice.needsMl, 'mL')}. Take a larger vessel or fewer goods.`;
     case 'jar short':
       return `${dyeName(notice.stock.dyeId, dyes)}: the jar holds ${formatAmount(notice.holdsMl, 'mL')}, ${formatAmount(notice.needsMl - notice.holdsMl, 'mL')} less than you need. Make more.`;
+    case 'jar gone':
+      return `${dyeName(notice.stock.dyeId, dyes)}: the ${jarWords(notice.stock)} jar is off the shelf, and there is no other. Make one, or weigh the powder.`;
+    case 'other jar':
+      return `${dyeName(notice.was.dyeId, dyes)}: the ${jarWords(notice.was)} jar is off the shelf. The ${jarWords(notice.now)} jar is in its place.`;
     case 'jar old':
       return `${dyeName(notice.stock.dyeId, dyes)} ${notice.stock.code}: this jar is ${notice.days} days old. Warm it, shake it, and test it before you rely on it.`;
     case 'no tool':

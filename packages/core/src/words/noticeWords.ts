@@ -58,6 +58,8 @@ export function noticeWords(said: Saying): string {
       return `${said.dye} was never weighed by the spoon: its grams are a guess until it is.`;
     case 'jar short':
       return `${said.dye}: the jar holds ${formatAmount(said.holdsMl, 'mL')}, ${formatAmount(said.shortMl, 'mL')} less than you need. Make more.`;
+    case 'jar gone':
+      return `${said.dye}: the ${said.jar} jar is off the shelf. Pour from another, or weigh the powder.`;
     case 'jar old':
       return `${said.dye} ${said.jar}: this jar is ${said.days} days old. Warm it, shake it, and test it before you rely on it.`;
     case 'never twisted':

@@ -127,6 +127,8 @@ function kindOf(path: string, recipe: Recipe, now: Plan): string | null {
   if (part === 'card' && /(^|\.)heat(\.warm)?(:\d+)?$/.test(id)) return 'heat of a vessel';
   if (part === 'totals' && /onHeat|elapsed/.test(id)) return 'heat of a vessel';
   if (/Time between the first dose/.test(path)) return 'time between the first dose and the last';
+  if (what === 'heat' && /hold$/.test(path) && pass && way(pass).waitsItself)
+    return 'hold of repeated doses and of a dip';
 
   const any = (is: (one: Pass, i: number) => boolean): boolean => recipe.passes.some(is);
   const ofPass = (is: (one: Pass, i: number) => boolean): boolean =>

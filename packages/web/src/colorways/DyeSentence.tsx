@@ -125,7 +125,7 @@ export function DyeSentence({ draft, pass, line, plan, formulation, shelf, justA
             options={[
               ...jars.map((stock) => ({
                 value: stock.id,
-                label: `${jarWords(stock)}, ${leftWords(shelf.stockLeft[stock.id] ?? 0)}`,
+                label: `${jarWords(stock)}, ${stock.retired ? 'off the shelf' : leftWords(shelf.stockLeft[stock.id] ?? 0)}`,
                 said: `the ${jarWords(stock)} jar`,
               })),
               { value: '', label: 'powder, weighed', said: 'powder' },

@@ -15,6 +15,8 @@ export type AgainNotice =
   | { code: 'no acid'; blocks: false }
   | { code: 'too small'; vessel: string; holdsMl: number; needsMl: number; blocks: true }
   | { code: 'jar short'; stock: Stock; holdsMl: number; needsMl: number; blocks: false }
+  | { code: 'jar gone'; stock: Stock; blocks: false }
+  | { code: 'other jar'; was: Stock; now: Stock; blocks: false }
   | { code: 'jar old'; stock: Stock; days: number; blocks: false }
   | { code: 'no tool'; dyeId: string; amount: number; unit: 'mL' | 'g'; blocks: false }
   | {
@@ -85,6 +87,7 @@ function jarNotices(
     if (!stock) return [];
     const holdsMl = Math.max(0, left[id] ?? stock.volumeMl);
     const days = today === undefined ? null : jarAgeDays(stock, today);
+    if (stock.retired) return [{ code: 'jar gone', stock, blocks: false }];
     return [
       ...(needsMl > holdsMl + 1e-9
         ? [{ code: 'jar short' as const, stock, holdsMl, needsMl, blocks: false as const }]

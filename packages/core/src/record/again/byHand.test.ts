@@ -1,5 +1,5 @@
 import { DEFAULT_STUDIO } from '../../shelf/defaultStudio';
-import { BENCH_TOOLS, formulation, goodsLine, POT, RED, SHELF } from '../../../test/examples';
+import { BENCH_TOOLS, BLUE_4, formulation, goodsLine, POT, RED, SHELF } from '../../../test/examples';
 import { fourLines } from '../../../test/fourLines';
 import { also, asPlanned, AT, begunBatch, event, tick, withEvents } from '../../../test/records';
 import { METHODS } from '../../method';
@@ -7,6 +7,8 @@ import { amountOf } from '../../process/amountOf';
 import { depths } from '../../process/depths';
 import { titleOf } from '../../words/lineWords';
 import { dyeSchema } from '../../shelf/dye';
+import { stockSchema } from '../../shelf/stock';
+import { againNoticeWords } from '../../words/againWords';
 import { lookAct } from '../unplanned';
 import { batchSchema, type Batch } from '../batch';
 import { cardLines } from '../cardLines';
@@ -44,6 +46,35 @@ const measured = (made: ReturnType<typeof madeAgain>) =>
   );
 
 const AS_IT_WAS = { 'p1.run.bath': 5630, 'p1.dye.d1': 200, 'p1.dye.d2': 50, 'p1.acid.bath': 120 };
+
+describe('a jar that is gone', () => {
+  const without = (...gone: string[]): typeof shelf => ({
+    ...shelf,
+    stocks: shelf.stocks.map((jar) => (gone.includes(jar.id) ? { ...jar, retired: true } : jar)),
+  });
+  const said = (made: ReturnType<typeof madeAgain>): string[] =>
+    made.notices.map((notice) => againNoticeWords(notice, shelf.dyes));
+
+  test('has the one most like it in its place, at the same depth, and that is said', () => {
+    const weak = stockSchema.parse({ ...BLUE_4, id: 'blue-2', strengthPercent: 2 });
+    const on = without('blue-1');
+    const made = madeAgain(plain(), {}, { ...on, stocks: [...on.stocks, weak] });
+    // 2 g are 100 mL of 2 %; water makes the 200 mL up.
+    expect(measured(made)).toEqual({ ...AS_IT_WAS, 'p1.dye.d1': 100, 'p1.run.bath': 5730 });
+    expect(made.jars.get('blue')).toBe('blue-2');
+    expect(said(made)).toContain('Vault Blue: the 1 % jar is off the shelf. The 2 % jar is in its place.');
+  });
+
+  test('is taken all the same where there is no other, or where it was chosen, and that is said', () => {
+    const none = madeAgain(plain(), {}, without('blue-1', 'blue-4'));
+    expect(measured(none)).toEqual(AS_IT_WAS);
+    const gone =
+      'Vault Blue: the 1 % jar is off the shelf, and there is no other. Make one, or weigh the powder.';
+    expect(said(none)).toContain(gone);
+    const chosen = madeAgain(plain(), { stockFor: { blue: 'blue-4' } }, without('blue-1'));
+    expect(said(chosen).join()).not.toMatch(/off the shelf/);
+  });
+});
 
 test.each([
   ['unchanged', {}, {}],

@@ -137,7 +137,7 @@ export function dyeAgain(
       ),
       ...left.map(({ act, why, line }): ComparedAct => ({ then: { ...line, act }, now: null, why })),
     ],
-    notices: againNotices(told, formulation, context),
+    notices: [...otherJars(repeated, mapping), ...againNotices(told, formulation, context)],
     needsMl: fullestMl(told, formulation.pot),
     jars: jarsOf(repeated, mapping),
     takesOther: [...goods.values()].some(takesOther),
@@ -157,6 +157,22 @@ function jarsOf(repeated: readonly Repeated[], { reach, to, shelf }: Mapping): M
       jars.set(act.material.dyeId, dyeNow(act.material, isBath, to, shelf).material.stockId);
   }
   return jars;
+}
+
+/** Jars that are gone and have another in their place, which nobody chose. */
+function otherJars(repeated: readonly Repeated[], mapping: Mapping): AgainNotice[] {
+  const { to, shelf } = mapping;
+  return [...jarsOf(repeated, mapping)].flatMap(([dyeId, stockId]): AgainNotice[] => {
+    if (to.stockFor[dyeId] !== undefined) return [];
+    const then = repeated.flatMap(({ act }) =>
+      act.kind === 'put' && act.material.kind === 'dye' && act.material.dyeId === dyeId
+        ? (act.material.stockId ?? [])
+        : [],
+    );
+    const was = shelf.stocks.find(({ id }) => id === then[0]);
+    const now = shelf.stocks.find(({ id }) => id === stockId);
+    return was && now && was !== now ? [{ code: 'other jar', was, now, blocks: false }] : [];
+  });
 }
 
 const takesOther = ({ then, now }: LineOfGoods): boolean =>

@@ -54,14 +54,25 @@ export function dyeNow(
   };
 }
 
-/** The jar that is poured from: the one that was chosen, or that of then. */
+/** The jar that is poured from: the one that was chosen, or that of then, or where that is gone the one most like it. */
 function jarNow(
   then: DyeMaterial,
   chosen: string | null | undefined,
   stocks: readonly Stock[],
 ): Stock | null {
   const id = chosen === undefined ? then.stockId : chosen;
-  return id === null ? null : named(stocks, id, `stockFor.${then.dyeId}`, 'stock jar');
+  if (id === null) return null;
+  const jar = named(stocks, id, `stockFor.${then.dyeId}`, 'stock jar');
+  return chosen === undefined && jar.retired ? (jarLike(jar, stocks) ?? jar) : jar;
+}
+
+/** The jar on the shelf of the same dye whose strength is nearest. */
+function jarLike({ dyeId, strengthPercent }: Stock, stocks: readonly Stock[]): Stock | null {
+  const off = (jar: Stock): number => Math.abs(Math.log(jar.strengthPercent / strengthPercent));
+  const [nearest] = stocks
+    .filter((jar) => jar.dyeId === dyeId && !jar.retired)
+    .toSorted((a, b) => off(a) - off(b));
+  return nearest ?? null;
 }
 
 /** What the pours of a record are mapped with. */
