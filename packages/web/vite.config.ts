@@ -63,6 +63,13 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
+            // How a card reads is asked for at the pots and in the book, never by Pour.
+            {
+              name: 'card',
+              test: /core\/src\/words\/(lineWords|vesselWords|jarToMake)\.ts$/,
+              includeDependenciesRecursively: false,
+              priority: 3,
+            },
             // What most screens share packs better in one file than in sixty.
             { name: 'shared', minShareCount: 9, test: (id) => !isSchema(id), priority: 2 },
             // Schemas and what reads them are a fifth of the whole, and the bench asks for none.

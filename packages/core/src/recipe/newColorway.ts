@@ -1,6 +1,6 @@
 import type { Shelf } from './materials';
 import type { AcidMaterial } from '../materials/acids';
-import { usualDose } from './quickPour';
+import { usualDose } from './usualDose';
 import { newGoodsLine } from './newGoodsLine';
 import { mediumEntry, SCHOOLS } from './dyeEntry';
 import type { AcidDose, Colorway, DyeLine, Pass, Recipe, Water } from './recipe';

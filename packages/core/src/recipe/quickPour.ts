@@ -6,10 +6,10 @@ import type { Stock } from '../shelf/stock';
 import type { Fiber } from '../shelf/fibers';
 import { DEFAULT_PLACE, DEFAULT_WATER } from '../shelf/water';
 import type { Studio } from '../shelf/studio';
-import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { stockMl } from '../amounts/stock';
 import { partsIn } from './convertLine';
 import { gramsOf, mediumEntry } from './dyeEntry';
+import { QUICK_ACIDS } from './usualDose';
 import { usualSet } from './usualSet';
 import type { DyeEntry } from './dyeEntrySchema';
 import type { AcidDose, Formulation, HeatSet, Recipe } from './recipe';
@@ -40,20 +40,6 @@ const GROUNDS: Record<QuickPour['fiber'], string> = { wool: '#efe9dc', nylon: '#
 
 /** A jar of stock as it is usually made up, mL (common practice, no source). */
 const USUAL_JAR_ML = 1000;
-
-/** The acid a newcomer starts from: vinegar at 1 g acetic acid per liter of bath (common practice, no source). */
-export const QUICK_ACIDS: Record<'vinegar' | 'citric', AcidDose> = {
-  vinegar: { id: 'acid1', material: 'vinegar', strengthPercent: 5, basis: 'gPerL', value: 1, when: 'start' },
-  citric: { id: 'acid1', material: 'citric', strengthPercent: 100, basis: 'gPerL', value: 1, when: 'start' },
-};
-
-/** A dose of an acid as a first pass takes it: so much pure acid by the liter as is usual (common practice, no source). */
-export const usualDose = (material: AcidMaterial): AcidDose => ({
-  ...QUICK_ACIDS.vinegar,
-  material,
-  strengthPercent: ACIDS[material].usualStrength,
-  value: ACIDS[material].usualGPerL,
-});
 
 /** What a newcomer finds. */
 export const FIRST_POUR: QuickPour = {

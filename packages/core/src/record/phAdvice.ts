@@ -2,7 +2,7 @@ import { ACIDS, type AcidMaterial } from '../materials/acids';
 import { figure, type Figure } from '../figure/figure';
 import { formatAmount } from '../units/formatQuantity';
 import { correctPh, type PhCorrection } from '../acid/correctPh';
-import { expectedPh, type AcidsInBath } from '../acid/expectedPh';
+import { acidGramsForPh, expectedPh, type AcidsInBath } from '../acid/expectedPh';
 import { fiberInBath } from '../plan/fiberInBath';
 import type { Pass } from '../recipe/recipe';
 import { additionsOf, liquidMl, pureGramsOf, untickedWater } from './additions';
@@ -115,6 +115,45 @@ export function bathPhNow(batch: Batch): number {
   if (!bath) return 7;
   const { formulation } = batch;
   return expectedPh(bath.acids, bath.liters, fiberInBath(formulation, bath.pass), formulation.water).value;
+}
+
+/** Acid for a bath in which nobody measured it then. */
+export interface UsualAcid {
+  amount: Figure;
+  wished: number;
+}
+
+/**
+ * So much of an acid as brings the bath to the middle of what is usual for its dyes, the goods in it.
+ * @returns null where acid is in it already
+ */
+export function usualAcidFor(
+  batch: Batch,
+  { acid, strengthPercent }: { acid: AcidMaterial; strengthPercent: number },
+): UsualAcid | null {
+  const bath = bathNow(batch);
+  if (!bath || bath.acids.some(({ pureGrams }) => pureGrams > 0)) return null;
+  const { formulation } = batch;
+  const [low, high] = bath.planned.phWindow;
+  const wished = (low + high) / 2;
+  const grams = acidGramsForPh(
+    acid,
+    figure(wished, 'pH', 'the middle of what is usual for these dyes', 'estimate'),
+    bath.liters,
+    fiberInBath(formulation, bath.pass),
+    formulation.water,
+  );
+  return {
+    wished,
+    amount: figure(
+      (100 * grams.value) / strengthPercent,
+      ACIDS[acid].unit,
+      () =>
+        `${grams.because}: ${formatAmount(grams.value, 'g')}, of ${ACIDS[acid].unit === 'mL' ? 'a' : 'crystals that are'} ${formatAmount(strengthPercent, '%')}`,
+      'estimate',
+      grams.source,
+    ),
+  };
 }
 
 /**

@@ -20,6 +20,7 @@ import type { Dye } from '../shelf/dye';
 import type { Studio } from '../shelf/studio';
 import { formatAmount } from '../units/formatQuantity';
 import { jarToMake } from './jarToMake';
+import { withTool } from './withTool';
 import { isSoak, vesselName, vesselSaid, whereGoodsGo } from './vesselWords';
 import { inFahrenheit, measuresOf, ownMeasure, type BySpoon } from './saying';
 import { measureOfAct, plannedText } from '../recipe/measureOf';
@@ -405,10 +406,6 @@ function toolOf({ tool, madeUp }: CardAct): string | null {
   return madeUp ? `with the ${tool.name}, made up in the ${madeUp.tool}` : withTool(tool.name, tool.fills);
 }
 
-/** A tool in words: `with the 10 mL syringe, 3 fills`. */
-export const withTool = (name: string, fills: number): string =>
-  `with the ${name}${fills > 1 ? `, ${fills} fills` : ''}`;
-
 /** The amount of a line with the arithmetic behind it. */
 function measureFigure(line: CardAct, { material, amount, unit }: MeasuredOut, reading: Reading): Figure {
   const said = plannedText(line.act, reading.batch.formulation);
@@ -438,26 +435,4 @@ function because(line: CardAct, material: MeasuredOut['material'], amount: numbe
   const exact = (100 * asked) / strengthPercent;
   const read = Math.abs(exact - amount) > 1e-9 * amount ? `, read to ${plainNumber(amount)} mL` : '';
   return `100 × ${plainNumber(asked)} g ÷ ${plainNumber(strengthPercent)} % w/v = ${plainNumber(exact)} mL${read}`;
-}
-
-/** What kind of thing is next, in a word: for the hob, where there is no room for more. */
-export function kindWord({ act, madeUp }: CardAct): string {
-  switch (act.kind) {
-    case 'run':
-      return 'water';
-    case 'put':
-      return act.material.kind === 'dye' ? (madeUp ? 'dilute' : 'dye') : act.material.kind;
-    case 'move':
-      return act.holds ? 'dye' : 'paint';
-    case 'place':
-      return 'goods';
-    case 'handle':
-      return 'arrange';
-    case 'stand':
-      return act.purpose === 'soak' ? 'wet' : 'wait';
-    case 'hold':
-      return act.purpose === 'set' ? 'set' : 'hold';
-    default:
-      return act.kind;
-  }
 }

@@ -7,7 +7,8 @@ import { leftWords } from '../shelf/jarWords';
 import { copyWords, sizeWords } from './copyWords';
 import { departures } from './departures';
 import { depthWords } from './depthWords';
-import { kindWord, lineWords } from './lineWords';
+import { kindWord } from './kindWord';
+import { lineWords } from './lineWords';
 
 describe('what a jar holds', () => {
   test.each([

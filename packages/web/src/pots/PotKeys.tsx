@@ -1,4 +1,4 @@
-import { memo, useState, type ReactNode } from 'react';
+import { lazy, memo, useState, type ReactNode } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -32,12 +32,15 @@ import {
   type ShelfResponse,
 } from '@ythrion/core';
 import { studioNowMs } from '../api/studioClock';
+import { AskedFor } from '../parts/AskedFor';
 import { BottomKeys } from '../parts/BottomKeys';
 import { PourButton } from '../parts/HeldButton';
 import { Later } from '../parts/Later';
 import { QuantityField } from '../parts/QuantityField';
 import type { Change } from '../batch/useChange';
 import type { Recorder } from '../batch/useRecord';
+
+const UsualAcid = lazy(async () => ({ default: (await import('./UsualAcid')).UsualAcid }));
 
 export interface PotKeysProps {
   batch: Batch;
@@ -220,10 +223,15 @@ function Measured({
 type PutAct = Extract<LineState['line']['act'], { kind: 'put' }>;
 
 /** Something that nobody measured when it was done first: it can be measured now, or put in by eye again. */
-function Unmeasured({ act, line, words, shelf, recorder }: KeysProps & { act: PutAct }) {
+function Unmeasured({ act, batch, line, words, shelf, recorder }: KeysProps & { act: PutAct }) {
   return (
     <>
       <Typography>Nobody measured it then.</Typography>
+      {act.material.kind === 'acid' && (
+        <AskedFor>
+          <UsualAcid batch={batch} act={act} />
+        </AskedFor>
+      )}
       <Measured
         label="How much, if you measure it now"
         of={act}

@@ -2,7 +2,7 @@ import { FieldError } from '../../figure/fieldError';
 import { ACIDS } from '../../materials/acids';
 import { broughtVessel } from '../../plan/brought';
 import type { Act } from '../../process/act';
-import { usualDose } from '../../recipe/quickPour';
+import { usualDose } from '../../recipe/usualDose';
 import type { Batch } from '../batch';
 import type { CardAct } from '../card';
 import { goodsOf } from '../cardGoods';

@@ -10,7 +10,7 @@ import { toolSchema } from '../../shelf/tool';
 import { departures } from '../../words/departures';
 import { actualRecipe } from '../actualRecipe';
 import type { Batch } from '../batch';
-import { phAdvice, bathPhNow } from '../phAdvice';
+import { phAdvice, bathPhNow, usualAcidFor } from '../phAdvice';
 import { recordState } from '../recordState';
 import { summarizeBatch } from '../summary';
 
@@ -183,5 +183,17 @@ describe('a measured pH', () => {
     expect(without).toHaveLength(dyed.events.length - 1);
     expect(bathPhNow(withEvents(dyed, without))).toBeGreaterThan(bathPhNow(dyed) + 2);
     expect(bathPhNow(dyed)).toBeCloseTo(plan.passes[0]!.bathAcid!.pH.value, 1);
+  });
+  test('acid that nobody measured: so much as brings the bath to the middle, and none where there is some', () => {
+    const without = dyed.events.filter((event) => event.kind !== 'act' || event.planned !== 'p0.acid.bath');
+    const citric = { acid: 'citric', strengthPercent: 100 } as const;
+    const usual = usualAcidFor(withEvents(dyed, without), citric)!;
+    expect([usual.wished, usual.amount.unit, usual.amount.sureness]).toEqual([4.25, 'g', 'estimate']);
+    const measured = tick(dyed, 'p0.acid.bath', { amount: usual.amount.value });
+    expect(bathPhNow(withEvents(dyed, [...without, measured]))).toBeCloseTo(4.25, 6);
+    // Of crystals half as pure it takes twice as much.
+    const half = usualAcidFor(withEvents(dyed, without), { ...citric, strengthPercent: 50 })!;
+    expect(half.amount.value / usual.amount.value).toBeCloseTo(2, 9);
+    expect(usualAcidFor(dyed, citric)).toBeNull();
   });
 });
