@@ -320,6 +320,42 @@ test('a ladder of one colorway in four depths is begun from one list, each named
       .getByText(/^40 ?mL$/)
       .first(),
   ).toBeVisible();
+
+  await test.step('the steps they share are done by one tap, each with its own amount, and taken back by one', async () => {
+    await page.goto(`${application.url}/pots`);
+    await page.setViewportSize(PHONE);
+    const together = (step: RegExp) => main(page).getByRole('region', { name: step });
+    const key = (step: RegExp, word: string) => together(step).getByRole('button', { name: word });
+    await key(/^Wet out the goods/, 'Begin in all 3').click();
+    await key(/^Wet out the goods/, 'Over in all 3').click();
+    await key(/^Run water/, 'Poured in all 3').click();
+    const pour = /^Pour Bell Red 1 %$/;
+    await expect(together(pour).getByRole('listitem')).toHaveText([
+      /^2 ?mLRungs, 0.1 %/,
+      /^10 ?mL/,
+      /^20 ?mL/,
+      /^40 ?mL/,
+    ]);
+    await key(pour, 'Poured in all 4').click();
+    await expect(together(pour)).toBeHidden();
+    await page
+      .getByRole('alert')
+      .filter({ hasText: 'Pour Bell Red 1 %: in 4 pots.' })
+      .getByRole('button', { name: 'Take back' })
+      .click();
+    await key(pour, 'Poured in all 4').click();
+    await expect(together(/^Add white vinegar/).getByText(/^Acid into water/)).toBeVisible();
+    const depths = async (): Promise<(number | null)[]> =>
+      (
+        (await (await page.request.get(`${application.url}/api/batches?limit=200`)).json()) as {
+          rows: { name: string; dosPercent: number | null }[];
+        }
+      ).rows
+        .filter(({ name }) => name.startsWith('Rungs'))
+        .map(({ dosPercent }) => dosPercent)
+        .toSorted();
+    await expect.poll(depths).toEqual([0.1, 0.5, 1, 2].map((percent) => expect.closeTo(percent, 9)));
+  });
 });
 
 test('a batch begun by mistake is dropped: its jar is full again, and it is gone from the pots', async ({

@@ -296,6 +296,7 @@ export * from './words/depthWords';
 export * from './words/eventWords';
 export * from './words/kindWord';
 export * from './words/lineWords';
+export * from './words/sameSteps';
 export * from './words/withTool';
 export * from './words/notebookWords';
 export * from './words/noticeWords';

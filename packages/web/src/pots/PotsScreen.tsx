@@ -1,3 +1,4 @@
+import { lazy } from 'react';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -14,6 +15,7 @@ import {
   vesselOfCard,
 } from '@ythrion/core';
 import { useRunning, useShelf } from '../studio/queries';
+import { AskedFor } from '../parts/AskedFor';
 import { Vessel } from '../parts/Vessel';
 import { Waiting } from '../parts/Waiting';
 import { FindField } from '../find/FindField';
@@ -23,6 +25,8 @@ import { startCup } from '../batch/startCup';
 import { useFullCups } from '../batch/useCup';
 import { useAwake } from '../batch/useAwake';
 import { usePot } from '../batch/usePot';
+
+const SameSteps = lazy(async () => ({ default: (await import('./SameSteps')).SameSteps }));
 
 /** The wet side: every pot with what it is at, since when, and what comes next. */
 export function PotsScreen() {
@@ -51,6 +55,11 @@ export function PotsScreen() {
             Colorways
           </Button>
         </Box>
+      )}
+      {running.data.length > 1 && (
+        <AskedFor>
+          <SameSteps batches={running.data} />
+        </AskedFor>
       )}
       {running.data.map((batch) => (
         <PotLine key={batch.id} batch={batch} />
