@@ -70,6 +70,13 @@ export default defineConfig({
               includeDependenciesRecursively: false,
               priority: 3,
             },
+            // What runs along the lower edge while anything is wet, and what enters into a record: one file, not a dozen.
+            {
+              name: 'wet',
+              test: /web\/src\/(frame\/(Hob|Ring)|batch\/(usePot|potView|useRecord|enterInto)|parts\/(Vessel|useNow|restKeys|SaidHere|AskedFor))\.tsx?$|core\/src\/record\/(due|recordState|newEvent|momentOf)\.ts$/,
+              includeDependenciesRecursively: false,
+              priority: 4,
+            },
             // What most screens share packs better in one file than in sixty.
             { name: 'shared', minShareCount: 9, test: (id) => !isSchema(id), priority: 2 },
             // Schemas and what reads them are a fifth of the whole, and the bench asks for none.
