@@ -33,11 +33,13 @@ test('a pass that nothing heats leaves its dye in the bath that is poured away f
   ]);
 });
 
-test('not where it is heated, where its bath stays, where and where its way stands cold', () => {
+test('not where it is heated, where its bath stays, where its way stands cold, and where powder lies on the goods', () => {
   const next = pass('immersion');
   expect(asked([pass('immersion', HEATED), next])).toEqual([]);
   expect(asked([pass('immersion'), pass('immersion', KEPT)])).toEqual([]);
   expect(asked([pass('cool bath'), next])).toEqual([]);
+  expect(asked([pass('sprinkle'), next])).toEqual([]);
+  expect(asked([pass('sprinkle')], usualSet('steam'))).toEqual([]);
 });
 
 test('the last pass is heated by a simmer in its bath, and left by goods that go to the steam', () => {
