@@ -70,7 +70,7 @@ export function splitIntoLoads(
     .map((line) => {
       const recipe = onBase({ ...colorway.recipe, potId: null }, line.baseId, shelf.bases, whole.plan);
       const own = { ...colorway, recipe };
-      const one = wholeOrThrow(own, shelf);
+      const one = line.baseId === null ? whole : wholeOrThrow(own, shelf);
       const planned = plansLoads(own, one, shelf);
       const most = pots.map((pot) => mostIn(pot, line.pieces, planned));
       if (sum(most) === 0) throw new FieldError('vessels', holdsNone(pots, planned));

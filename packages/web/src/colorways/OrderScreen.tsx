@@ -9,6 +9,7 @@ import {
   splitIntoLoads,
   vesselChoices,
   type ColorwayOnList,
+  type DueLine,
   type Order,
   type OrderLine,
   type PlannedLoad,
@@ -90,12 +91,12 @@ function Split({ colorways, first, order, open, shelf }: SplitProps) {
     order ? order.lines.map(({ baseId, left: pieces }) => ({ baseId, pieces })) : lines,
   );
   const { value: split, problem } = useMemo(
-    () => orWhy(() => splitIntoLoads(colorway, JSON.parse(due) as OrderLine[], pots, shelf)),
+    () => orWhy(() => splitIntoLoads(colorway, JSON.parse(due) as DueLine[], pots, shelf)),
     // Vessels are the same ones as long as their ids are.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [colorway, due, chosen, shelf],
   );
-  const begin = useBegin({ order, colorway, lines, name: name ?? `${colorway.name}, ${pieces}` });
+  const begin = useBegin({ order, colorway, lines, pieces, name: name ?? `${colorway.name}, ${pieces}` });
   const answers = useAnswers(split?.loads.map(({ plan }) => plan) ?? []);
   return (
     <Box sx={{ maxWidth: 1080, p: 2, display: 'grid', gap: 2 }}>
@@ -198,20 +199,20 @@ function useBegin({
   order,
   colorway,
   lines,
+  pieces,
   name,
 }: {
   order: Order | null;
   colorway: ColorwayOnList;
   lines: readonly OrderLine[];
+  /** All of them. */
+  pieces: number;
   name: string;
 }): { start: (loads: readonly PlannedLoad[]) => Promise<void>; pending: boolean } {
   const begin = useBeginBatch();
   const navigate = useNavigate();
   const [id] = useState(() => order?.id ?? newId());
   const before = order?.loads.length ?? 0;
-  const pieces = lines.reduce((sum, line) => sum + line.pieces, 0);
-  // An order from before orders named a base goes on without.
-  const named = !order?.lines.some(({ baseId }) => baseId === null);
   return {
     pending: begin.isPending,
     start: async (loads) => {
@@ -226,7 +227,8 @@ function useBegin({
               pieces,
               count,
               load: before + i + 1,
-              ...(named && baseId !== null && { bases: { here: baseId, lines: [...lines] } }),
+              // An order from before orders named a base goes on without.
+              ...(baseId !== null && { bases: { here: baseId, lines: [...lines] } }),
             },
           });
         void navigate('/pots');

@@ -123,6 +123,7 @@ export function dyeAgain(
     ...formulate(batch.name, recipe, shelf, pot),
     asWritten: writtenAgain(batch, recipe),
   };
+  const jars = jarsOf(repeated, mapping);
   return {
     formulation,
     card: cardAgain(batch.card, told, reach),
@@ -137,9 +138,9 @@ export function dyeAgain(
       ),
       ...left.map(({ act, why, line }): ComparedAct => ({ then: { ...line, act }, now: null, why })),
     ],
-    notices: [...otherJars(repeated, mapping), ...againNotices(told, formulation, context)],
+    notices: [...otherJars(repeated, jars, mapping), ...againNotices(told, formulation, context)],
     needsMl: fullestMl(told, formulation.pot),
-    jars: jarsOf(repeated, mapping),
+    jars,
     takesOther: [...goods.values()].some(takesOther),
     end: told.at(-1)?.after ?? emptyState(),
   };
@@ -160,9 +161,12 @@ function jarsOf(repeated: readonly Repeated[], { reach, to, shelf }: Mapping): M
 }
 
 /** Jars that are gone and have another in their place, which nobody chose. */
-function otherJars(repeated: readonly Repeated[], mapping: Mapping): AgainNotice[] {
-  const { to, shelf } = mapping;
-  return [...jarsOf(repeated, mapping)].flatMap(([dyeId, stockId]): AgainNotice[] => {
+function otherJars(
+  repeated: readonly Repeated[],
+  jars: DyedAgain['jars'],
+  { to, shelf }: Mapping,
+): AgainNotice[] {
+  return [...jars].flatMap(([dyeId, stockId]): AgainNotice[] => {
     if (to.stockFor[dyeId] !== undefined) return [];
     const then = repeated.flatMap(({ act }) =>
       act.kind === 'put' && act.material.kind === 'dye' && act.material.dyeId === dyeId
